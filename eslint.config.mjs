@@ -1,0 +1,74 @@
+import next from 'eslint-config-next/core-web-vitals';
+import nextTs from 'eslint-config-next/typescript';
+
+/** Imports run one way: app -> features -> ui -> core; app -> server -> db, standins -> core. */
+const zone = (target, from, message) => ({ target, from, message });
+const all = ['core', 'words', 'contract', 'db', 'server', 'standins', 'workers', 'ui', 'features', 'app'];
+const may = {
+  core: [],
+  words: ['core'],
+  contract: ['core'],
+  db: ['core'],
+  standins: ['core'],
+  workers: ['core'],
+  server: ['core', 'words', 'contract', 'db', 'standins', 'workers'],
+  ui: ['core', 'words'],
+  features: ['core', 'words', 'contract', 'ui', 'workers'],
+  app: ['core', 'words', 'contract', 'server', 'ui', 'features'],
+};
+const zones = Object.entries(may).flatMap(([room, allowed]) =>
+  all
+    .filter((other) => other !== room && !allowed.includes(other))
+    .map((other) => zone(`./src/${room}`, `./src/${other}`, `${room} may not import ${other}; see docs/architecture.md`)),
+);
+const features = ['desk', 'board', 'bench', 'collect', 'books', 'sign-in'];
+const sideways = features.map((name) => ({
+  target: `./src/features/${name}`,
+  from: './src/features',
+  except: [`./${name}`],
+  message: 'a feature may not reach sideways into another',
+}));
+
+const config = [
+  { ignores: ['.next/**', '.build/**', 'data/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
+  ...next,
+  ...nextTs,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    rules: {
+      'import/no-restricted-paths': ['error', { zones: [...zones, ...sideways] }],
+      'import/no-cycle': ['error', { maxDepth: 6 }],
+      '@typescript-eslint/no-explicit-any': 'error',
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: ['react*', 'next*', '@mui/*', '@electric-sql/*', 'node:*', 'fs', 'path', '@/server/*', '@/db/*'] },
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'pass a seed in' },
+        { object: 'Date', property: 'now', message: 'pass the time in' },
+      ],
+      'no-restricted-globals': ['error', 'process', 'fetch', 'window', 'document'],
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}', 'demo/**/*.ts'],
+    ignores: ['src/db/pglite/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportDeclaration[source.value=/^@electric-sql/]",
+          message: 'the database is reached through src/db/client.ts only',
+        },
+      ],
+    },
+  },
+];
+export default config;

@@ -1,0 +1,9 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  reactStrictMode: true,
+  poweredByHeader: false,
+  serverExternalPackages: ['@electric-sql/pglite', 'bwip-js', 'pdf-lib', '@pdf-lib/fontkit'],
+  outputFileTracingRoot: process.cwd(),
+};
+export default config;

@@ -1,0 +1,17 @@
+import cases from './cases/worked-cases.json';
+
+/** One worked case of the trade: what is given, what must come out. */
+export interface WorkedCase {
+  readonly id: string;
+  readonly topic: string;
+  readonly given: Record<string, never>;
+  readonly expect: Record<string, never>;
+  readonly note: string;
+}
+
+/** The worked cases of one topic. Throws when there are none, so that a renamed topic cannot pass unseen. */
+export function workedCases(topic: string): WorkedCase[] {
+  const found = (cases as unknown as WorkedCase[]).filter((one) => one.topic === topic);
+  if (found.length === 0) throw new Error(`no worked case on ${topic}`);
+  return found;
+}
