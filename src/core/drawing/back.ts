@@ -1,0 +1,32 @@
+/** The back: rings, the wire as it hangs on its hook, and the distance from its peak to the top edge. */
+import type { WorkedOut } from '../work-out';
+import { toMm } from '../units/length';
+import { type Scene, type Shape, rectangle } from './scene';
+
+const INK = '#20272b';
+const NEXT = '#0e6a5e';
+
+export function backScene({ sizes, hanging, resolved: { moulding } }: WorkedOut): Scene {
+  const [w, h, face] = [toMm(sizes.outside.w), toMm(sizes.outside.h), toMm(moulding.faceWidth)];
+  const ground: Shape[] = [
+    { kind: 'area', points: rectangle(0, 0, w, h), fill: '#b8ae98', line: INK },
+    { kind: 'area', points: rectangle(face * 0.6, face * 0.6, w - face * 1.2, h - face * 1.2), fill: '#cfc19c' },
+  ];
+  const wire = (): Shape[] => {
+    if (!hanging) return [];
+    const [drop, peak, inset] = [toMm(hanging.ringDrop), toMm(hanging.wireDrop), face / 2];
+    const dot = Math.max(w, h) * 0.012;
+    const rings: Shape[] = [inset, w - inset].map((x) => ({ kind: 'dot', at: [x, drop], radius: dot, fill: INK }));
+    if (hanging.noWire) return rings;
+    const line: Shape = { kind: 'line', points: [[inset, drop], [w / 2, peak], [w - inset, drop]], line: INK, width: 0.5 }; // prettier-ignore
+    const tick = dot * 1.4;
+    return [
+      ...rings,
+      line,
+      { kind: 'line', points: [[w / 2, 0], [w / 2, peak]], line: NEXT, width: 0.7 },
+      { kind: 'line', points: [[w / 2 - tick, 0], [w / 2 + tick, 0]], line: NEXT, width: 0.7 },
+      { kind: 'line', points: [[w / 2 - tick, peak], [w / 2 + tick, peak]], line: NEXT, width: 0.7 },
+    ]; // prettier-ignore
+  };
+  return { width: w, height: h, shapes: [...ground, ...wire()], about: 'back' };
+}

@@ -1,0 +1,40 @@
+/**
+ * A drawing as plain shapes in millimetres, y downwards. Computed once; the sinks (screen, PDF) only scale it.
+ * No pixels, no fonts: a label carries what it says, a length label the length itself.
+ */
+import type { Length } from '../units/length';
+
+export type Point = readonly [x: number, y: number];
+export type Shape =
+  | { readonly kind: 'area'; readonly points: readonly Point[]; readonly fill: string; readonly line?: string; readonly dashed?: boolean }
+  | { readonly kind: 'line'; readonly points: readonly Point[]; readonly line: string; readonly width?: number; readonly dashed?: boolean }
+  | { readonly kind: 'dot'; readonly at: Point; readonly radius: number; readonly fill: string }
+  | { readonly kind: 'text'; readonly at: Point; readonly text: string; readonly anchor: 'start' | 'middle' | 'end'; readonly tone?: 'ink' | 'soft' | 'caution' | 'next' }
+  | { readonly kind: 'length'; readonly at: Point; readonly value: Length; readonly anchor: 'start' | 'middle' | 'end'; readonly tone?: 'ink' | 'soft' | 'caution' | 'next' };
+
+export interface Scene {
+  readonly width: number;
+  readonly height: number;
+  readonly shapes: readonly Shape[];
+  /** What the drawing shows, for those who cannot see it; a code with figures, worded elsewhere. */
+  readonly about: string;
+}
+
+export const rectangle = (x: number, y: number, w: number, h: number): Point[] => [
+  [x, y],
+  [x + w, y],
+  [x + w, y + h],
+  [x, y + h],
+];
+
+/** `#rrggbb` made lighter (above 0) or darker (below 0), -1 to 1. */
+export function shade(colour: string, by: number): string {
+  const to = by > 0 ? 255 : 0;
+  const part = (at: number) => {
+    const value = Number.parseInt(colour.slice(at, at + 2), 16);
+    return Math.round(value + (to - value) * Math.min(1, Math.abs(by)))
+      .toString(16)
+      .padStart(2, '0');
+  };
+  return `#${part(1)}${part(3)}${part(5)}`;
+}

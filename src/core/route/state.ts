@@ -1,0 +1,33 @@
+/** Where a job stands, read off its steps; nothing here is stored. Source: handbook, route, "States of a job". */
+import { type Issue, issue } from '../issue';
+import { STEP_RULES, STEPS, type StepKey } from './route';
+
+export interface StepState {
+  readonly step: StepKey;
+  readonly state: 'todo' | 'doing' | 'done';
+}
+export const JOB_STATES = ['waiting-for-material', 'ready-to-start', 'in-work', 'ready', 'handed-over', 'cancelled'] as const;
+export type JobState = (typeof JOB_STATES)[number];
+
+const done = (steps: readonly StepState[], key: StepKey) => steps.some((one) => one.step === key && one.state === 'done');
+
+export function jobState(steps: readonly StepState[]): JobState {
+  if (done(steps, 'hand-over')) return 'handed-over';
+  if (done(steps, 'final-check')) return 'ready';
+  if (!done(steps, 'materials-here')) return 'waiting-for-material';
+  const begun = steps.some((one) => one.step !== 'materials-here' && one.state !== 'todo');
+  return begun ? 'in-work' : 'ready-to-start';
+}
+
+/** What stands in the way of starting or finishing a step now; undefined when nothing does. */
+export function blocks(steps: readonly StepState[], key: StepKey): Issue | undefined {
+  const missing = STEP_RULES[key].needs.find((need) => !done(steps, need));
+  if (missing) return issue('step-needs', { step: key, needs: missing });
+  return done(steps, key) ? issue('step-done', { step: key }) : undefined;
+}
+
+/** The step to do next: the one already begun, else the first that nothing blocks. */
+export function nextStep(steps: readonly StepState[]): StepKey | undefined {
+  const begun = steps.find((one) => one.state === 'doing');
+  return begun?.step ?? STEPS.find((key) => steps.some((one) => one.step === key) && !blocks(steps, key));
+}

@@ -1,0 +1,61 @@
+/**
+ * How a figure came about: its label, a formula over named inputs, and the inputs. The formula is written so that
+ * a person can read it and a test can recompute it: names, whole numbers, + − × ÷ and brackets.
+ */
+import type { Length, Unit } from './units/length';
+import { lengthText } from './units/format-length';
+import { type Money, formatMoney } from './units/money';
+
+export type Quantity =
+  | { readonly kind: 'length'; readonly value: Length }
+  | { readonly kind: 'money'; readonly value: Money }
+  /** An exact decimal or fraction as text (a rate, a percent), with what it counts. */
+  | { readonly kind: 'number'; readonly value: string; readonly of?: string };
+
+export interface Working {
+  readonly label: string;
+  readonly formula: string;
+  readonly inputs: Readonly<Record<string, Quantity>>;
+  readonly value: Quantity;
+}
+
+/** Workings by the path of the figure in the result, as in `sizes.rabbet.w`. */
+export type Workings = Record<string, Working>;
+
+export const ofLength = (value: Length): Quantity => ({ kind: 'length', value });
+export const ofMoney = (value: Money): Quantity => ({ kind: 'money', value });
+export const ofNumber = (value: string | number, of?: string): Quantity =>
+  of === undefined ? { kind: 'number', value: String(value) } : { kind: 'number', value: String(value), of };
+
+const lengths = (inputs: Record<string, Length | Quantity>): Record<string, Quantity> =>
+  Object.fromEntries(Object.entries(inputs).map(([name, one]) => [name, typeof one === 'number' ? ofLength(one) : one]));
+
+/** Collects workings while sizes are computed: `note` returns the value it was given, so a formula stays one line. */
+export class Notebook {
+  readonly workings: Workings = {};
+
+  note(path: string, label: string, formula: string, inputs: Record<string, Length | Quantity>, value: Length): Length {
+    this.workings[path] = { label, formula, inputs: lengths(inputs), value: ofLength(value) };
+    return value;
+  }
+
+  noteMoney(path: string, label: string, formula: string, inputs: Record<string, Length | Quantity>, value: Money): Money {
+    this.workings[path] = { label, formula, inputs: lengths(inputs), value: ofMoney(value) };
+    return value;
+  }
+}
+
+/** A quantity as a person reads it, lengths in the unit in force. */
+export function quantityText(of: Quantity, unit: Unit): string {
+  if (of.kind === 'length') return lengthText(of.value, unit);
+  if (of.kind === 'money') return formatMoney(of.value);
+  return of.of ? `${of.value} ${of.of}` : of.value;
+}
+
+/** `package 16 3/4 in + allowance 1/8 in`: the formula with each name followed by its figure. */
+export function workingText(working: Working, unit: Unit): string {
+  const names = Object.keys(working.inputs).sort((a, b) => b.length - a.length);
+  if (names.length === 0) return working.formula;
+  const pattern = new RegExp(`(?<![\\w])(${names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|')})(?![\\w])`, 'g');
+  return working.formula.replace(pattern, (name) => `${name} ${quantityText(working.inputs[name]!, unit)}`);
+}
