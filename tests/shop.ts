@@ -12,7 +12,7 @@ export const inch = (text: string) => mustParseLength(text, { unit: 'in', zeroAl
 
 export const moulding = (over: Partial<Moulding> = {}): Moulding => ({
   code: 'M1', name: 'Flat one and a quarter', supplier: 'Test', faceWidth: inches(1, 1, 4), rabbetWidth: inches(0, 1, 4),
-  rabbetDepth: inches(0, 5, 8), height: inches(1), material: 'wood', profile: 'flat', finish: 'oak', colour: '#9a7b52',
+  rabbetDepth: mm(13), height: inches(1), material: 'wood', profile: 'flat', finish: 'oak', colour: '#9a7b52',
   stick: inches(120), cost: { amount: '4.20', per: 'ft' }, ...over,
 }); // prettier-ignore
 export const mat = (over: Partial<Sheet> = {}): Sheet => ({
@@ -32,13 +32,12 @@ export const books: Catalogue = {
   mouldings: byCode(
     moulding(),
     moulding({ code: 'M2', name: 'Deep', rabbetDepth: inches(1, 1, 4), height: inches(1, 3, 4), cost: { amount: '6.00', per: 'ft' } }),
-    moulding({ code: 'M5', name: 'Snug', rabbetDepth: mm(13), cost: { amount: '5.00', per: 'ft' } }),
     moulding({ code: 'M3', name: 'Short stick', stick: inches(40) }),
     moulding({ code: 'M4', name: 'Shallow', rabbetDepth: mm(8), height: mm(14) }),
   ),
   mats: byCode(mat(), mat({ code: 'A2', name: 'Large', largest: { w: inches(48), h: inches(96) } }), mat({ code: 'A3', name: 'Pulp', archival: false })),
   glazings: byCode(glazing(), glazing({ code: 'G2', name: 'Acrylic', type: 'acrylic', thickness: mm(2.5), uv: true, largest: { w: inches(60), h: inches(96) } })),
-  backings: byCode(backing(), backing({ code: 'B2', name: 'Foam 3', thickness: mm(3), archival: true }), backing({ code: 'B3', name: 'Foam 10', thickness: mm(10), archival: true })),
+  backings: byCode(backing(), backing({ code: 'B2', name: 'Foam 3', thickness: mm(3), archival: true }), backing({ code: 'B3', name: 'Foam 8', thickness: mm(8), archival: true })),
 };
 
 export const prices: PriceBook = {
