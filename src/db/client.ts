@@ -98,10 +98,20 @@ function wireTo(worker: Worker): (ask: Ask | { kind: 'open'; folder?: string; pr
     });
 }
 
+export interface OpenOptions {
+  readonly folder: string;
+  /** An empty database made at build time, to fill an empty folder from. */
+  readonly prepared?: string;
+  /** Starts the thread; given only by programs that are not bundled. */
+  readonly thread?: () => Worker;
+}
+
+const ownThread = () => new Worker(new URL('./pglite/pglite.worker.ts', import.meta.url));
+
 /** Opens the database in `folder` in a thread of its own. Throws FolderInUse when another process owns the folder. */
-export async function openDb(folder: string, prepared?: string): Promise<Db> {
+export async function openDb({ folder, prepared, thread = ownThread }: OpenOptions): Promise<Db> {
   const lock = await takeFolder(folder);
-  const worker = new Worker(new URL('./pglite/pglite.worker.ts', import.meta.url));
+  const worker = thread();
   const wire = wireTo(worker);
   await wire({ kind: 'open', folder: `${folder}/db`, ...(prepared ? { prepared } : {}) });
   return dbOver(wire, async () => {

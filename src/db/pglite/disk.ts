@@ -33,15 +33,26 @@ class FlushingFS extends NodeFS {
 /** The shipped start parameters without `-F`, with a flush that goes through fsync. */
 const START = [...PGlite.defaultStartParams.filter((one) => one !== '-F'), '-c', 'wal_sync_method=fsync', '-c', 'synchronous_commit=on'];
 
+/** Flushes every file below `folder`: what was unpacked at the first start must survive a power cut as well. */
+function flushTree(folder: string): void {
+  for (const entry of fs.readdirSync(folder, { withFileTypes: true, recursive: true })) {
+    if (!entry.isFile()) continue;
+    const file = fs.openSync(`${entry.parentPath}/${entry.name}`, 'r+');
+    fs.fdatasyncSync(file);
+    fs.closeSync(file);
+  }
+}
+
 /**
  * Opens the database in `folder`, or in memory when it is undefined. `prepared` is an empty database made at build
  * time; an empty folder is filled from it instead of running initdb for several seconds.
  */
 export async function openPglite(folder: string | undefined, prepared?: string): Promise<PGlite> {
-  const image = prepared && fs.existsSync(prepared) ? new Blob([fs.readFileSync(prepared)]) : undefined;
-  if (folder === undefined) return PGlite.create({ ...(image ? { loadDataDir: image } : {}) });
+  const image = () => (prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {});
+  if (folder === undefined) return PGlite.create(image());
   fs.mkdirSync(folder, { recursive: true });
   const empty = fs.readdirSync(folder).length === 0;
-  const open = await PGlite.create({ fs: new FlushingFS(folder), startParams: START, ...(empty && image ? { loadDataDir: image } : {}) });
+  const open = await PGlite.create({ fs: new FlushingFS(folder), startParams: START, ...(empty ? image() : {}) });
+  if (empty) flushTree(folder);
   return open;
 }

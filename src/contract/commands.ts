@@ -1,0 +1,74 @@
+/** What may be asked of the one door: the name of each command, what it needs, and who may ask. Shared by browser and server. */
+import { z } from 'zod';
+import { designSchema } from '@/core/design/design';
+import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
+import { MOST_MONEY } from '@/core/units/money';
+
+export const ROLES = ['owner', 'counter', 'bench'] as const;
+export type Role = (typeof ROLES)[number];
+const COUNTER: readonly Role[] = ['owner', 'counter'];
+const ALL: readonly Role[] = ROLES;
+
+const id = z.uuid();
+const revision = z.int().min(0);
+const line = (most: number) => z.string().trim().min(1).max(most);
+const day = z.iso.date();
+const amount = z.int().positive().max(MOST_MONEY);
+export const pinSchema = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
+export const LARGEST_LIST = 2_000_000;
+
+const checkPoints = Object.keys(CHECK_POINTS) as [CheckPoint, ...CheckPoint[]];
+
+export const commands = {
+  'set-up-shop': {
+    roles: [] as readonly Role[],
+    payload: z.object({ shop: line(80), owner: line(60), pin: pinSchema, homeUnit: z.enum(['in', 'mm']) }),
+  },
+  'add-staff': { roles: ['owner'] as readonly Role[], payload: z.object({ id, name: line(60), pin: pinSchema, role: z.enum(ROLES) }) },
+  'add-customer': {
+    roles: COUNTER,
+    payload: z.object({ id, name: line(120), phone: z.string().trim().max(40), email: z.union([z.literal(''), z.email().max(120)]) }),
+  },
+  'save-quote': {
+    roles: COUNTER,
+    payload: z.object({
+      orderId: id,
+      /** Null for an order that was never saved. */
+      revision: revision.nullable(),
+      customerId: id,
+      promised: day,
+      pieces: z.array(z.object({ id, design: designSchema })).min(1).max(40),
+    }),
+  },
+  'accept-order': {
+    roles: COUNTER,
+    payload: z.object({
+      orderId: id,
+      revision,
+      /** The total the customer saw, so that nothing else is agreed. */
+      total: z.int().min(0).max(MOST_MONEY),
+      /** Why each warning is accepted: `pieceId:code` -> reason. */
+      reasons: z.record(z.string().max(80), line(300)),
+    }),
+  },
+  'cancel-order': { roles: COUNTER, payload: z.object({ orderId: id, revision, reason: line(300) }) },
+  'take-cash': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount }) },
+  'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount }) },
+  'card-answer': { roles: COUNTER, payload: z.object({ requestId: id, answer: z.enum(['approved', 'declined', 'unanswered', 'dropped']) }) },
+  'reverse-payment': { roles: COUNTER, payload: z.object({ paymentId: id, newId: id, reason: line(300) }) },
+  'move-step': { roles: ALL, payload: z.object({ jobId: id, revision, step: z.enum(STEPS), to: z.enum(['doing', 'done', 'todo']), ticks: z.array(z.string().max(40)).max(20) }) },
+  'final-check': {
+    roles: ALL,
+    payload: z.object({ jobId: id, revision, points: z.partialRecord(z.enum(checkPoints), z.union([z.literal('ok'), z.object({ failed: line(300) })])) }),
+  },
+  hold: { roles: ALL, payload: z.object({ jobId: id, revision, reason: line(300), who: z.enum(['customer', 'supplier', 'conservator', 'shop']) }) },
+  release: { roles: ALL, payload: z.object({ jobId: id, revision }) },
+  'hand-over': { roles: COUNTER, payload: z.object({ orderId: id, revision, signedBy: line(120), identified: z.literal(true) }) },
+  'import-mouldings': { roles: ['owner'] as readonly Role[], payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }) },
+} as const;
+
+export type CommandName = keyof typeof commands;
+export type Payload<N extends CommandName> = z.infer<(typeof commands)[N]['payload']>;
+
+/** One request at the door. The id is made once per intent, so that a repeated request does nothing twice. */
+export const envelopeSchema = z.object({ id: z.uuid(), name: z.string().max(40), payload: z.unknown() });

@@ -1,0 +1,97 @@
+/** Jobs, their steps and what happened to them. */
+import { z } from 'zod';
+import { STATIONS, STEPS } from '@/core/route/route';
+import type { WorkedOut } from '@/core/work-out';
+import type { Queries, Tx } from '../client';
+import { readRow, readRows } from './rows';
+
+const holdSchema = z.object({ reason: z.string(), who: z.enum(['customer', 'supplier', 'conservator', 'shop']), by: z.string(), at: z.string() });
+export type Hold = z.infer<typeof holdSchema>;
+
+const jobRow = z.object({
+  id: z.string(),
+  ticket: z.string(),
+  order_id: z.string(),
+  revision: z.int(),
+  hold: holdSchema.nullable(),
+  reasons: z.record(z.string(), z.string()),
+  handed: z.object({ signedBy: z.string(), by: z.string() }).nullable(),
+  order_state: z.string(),
+  number: z.int(),
+  promised: z.string(),
+  customer: z.string(),
+});
+export type JobRow = z.infer<typeof jobRow>;
+
+const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold, j.reasons, j.handed,
+                    o.state AS order_state, o.number, o.promised::text, c.name AS customer`;
+const FROM = 'FROM job j JOIN orders o ON o.id = j.order_id JOIN customer c ON c.id = o.customer_id';
+
+export const jobByTicket = async (db: Queries, ticket: string) => readRow(jobRow, await db.query(`${JOB} ${FROM} WHERE j.ticket = $1`, [ticket]));
+export const lockJob = async (tx: Tx, id: string) => readRow(jobRow, await tx.query(`${JOB} ${FROM} WHERE j.id = $1 FOR UPDATE OF j`, [id]));
+export const jobsOfOrder = async (db: Queries, orderId: string) => readRows(jobRow, await db.query(`${JOB} ${FROM} WHERE j.order_id = $1 ORDER BY j.ticket`, [orderId]));
+
+export const agreedOf = async (db: Queries, jobId: string): Promise<WorkedOut | undefined> =>
+  (await db.query<{ agreed: WorkedOut }>('SELECT agreed FROM piece WHERE id = $1 AND agreed IS NOT NULL', [jobId]))[0]?.agreed;
+
+export const insertJob = (tx: Tx, id: string, ticket: string, orderId: string, reasons: Record<string, string>) =>
+  tx.query('INSERT INTO job (id, ticket, order_id, revision, reasons) VALUES ($1, $2, $3, 1, $4)', [id, ticket, orderId, JSON.stringify(reasons)]);
+
+export const touchJob = (tx: Tx, id: string) => tx.query('UPDATE job SET revision = revision + 1 WHERE id = $1', [id]);
+export const setHold = (tx: Tx, id: string, hold: Hold | null) => tx.query('UPDATE job SET hold = $2, revision = revision + 1 WHERE id = $1', [id, hold === null ? null : JSON.stringify(hold)]);
+export const setHanded = (tx: Tx, id: string, handed: { signedBy: string; by: string }, at: Date) =>
+  tx.query('UPDATE job SET handed = $2, handed_at = $3, revision = revision + 1 WHERE id = $1', [id, JSON.stringify(handed), at]);
+
+const stepRow = z.object({
+  job_id: z.string(),
+  position: z.int(),
+  step: z.enum(STEPS),
+  station: z.enum(STATIONS),
+  minutes: z.int(),
+  state: z.enum(['todo', 'doing', 'done']),
+  times: z.int(),
+  started_at: z.date().nullable(),
+  done_at: z.date().nullable(),
+  done_by: z.string().nullable(),
+});
+export type StepRow = z.infer<typeof stepRow>;
+
+const STEP = 'SELECT job_id, position, step, station, minutes, state, times, started_at, done_at, done_by FROM step';
+export const stepsOf = async (db: Queries, jobId: string) => readRows(stepRow, await db.query(`${STEP} WHERE job_id = $1 ORDER BY position`, [jobId]));
+export const stepsOfAll = async (db: Queries, jobIds: readonly string[]) => readRows(stepRow, await db.query(`${STEP} WHERE job_id = ANY ($1) ORDER BY job_id, position`, [jobIds]));
+
+export const insertStep = (tx: Tx, one: Pick<StepRow, 'job_id' | 'position' | 'step' | 'station' | 'minutes'>) =>
+  tx.query("INSERT INTO step (job_id, position, step, station, minutes, state) VALUES ($1, $2, $3, $4, $5, 'todo')", [one.job_id, one.position, one.step, one.station, one.minutes]);
+
+export const startStep = (tx: Tx, jobId: string, step: string, at: Date) => tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);
+export const finishStep = (tx: Tx, jobId: string, step: string, at: Date, by: string) =>
+  tx.query("UPDATE step SET state = 'done', times = times + 1, started_at = coalesce(started_at, $3), done_at = $3, done_by = $4 WHERE job_id = $1 AND step = $2", [jobId, step, at, by]);
+/** Back to do; how often it was done stays counted unless the last time was a slip. */
+export const reopenStep = (tx: Tx, jobId: string, step: string, slip: boolean) =>
+  tx.query(
+    `UPDATE step SET times = times - CASE WHEN $3 AND state = 'done' THEN 1 ELSE 0 END,
+                     state = 'todo', started_at = NULL, done_at = NULL, done_by = NULL
+      WHERE job_id = $1 AND step = $2`,
+    [jobId, step, slip],
+  );
+
+const eventRow = z.object({ at: z.date(), by: z.string(), what: z.string(), step: z.string().nullable(), detail: z.record(z.string(), z.unknown()) });
+export type JobEvent = z.infer<typeof eventRow>;
+export const eventsOf = async (db: Queries, jobId: string) => readRows(eventRow, await db.query('SELECT at, by, what, step, detail FROM job_event WHERE job_id = $1 ORDER BY id', [jobId]));
+export const insertEvent = (tx: Tx, jobId: string, one: JobEvent) =>
+  tx.query('INSERT INTO job_event (job_id, at, by, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [jobId, one.at, one.by, one.what, one.step, JSON.stringify(one.detail)]);
+
+const boardRow = jobRow.extend({ title: z.string(), failures: z.int() });
+export type BoardRow = z.infer<typeof boardRow>;
+/** Every job that is not handed over or cancelled, the earliest promise first. */
+export const openJobs = async (db: Queries) =>
+  readRows(
+    boardRow,
+    await db.query(
+      `${JOB}, coalesce(nullif(p.design -> 'piece' ->> 'title', ''), '') AS title,
+              (SELECT count(*) FROM job_event e WHERE e.job_id = j.id AND e.what = 'failed')::int AS failures
+         ${FROM} JOIN piece p ON p.id = j.id
+        WHERE o.state = 'accepted' AND j.handed IS NULL
+        ORDER BY o.promised, j.ticket`,
+    ),
+  );

@@ -1,0 +1,122 @@
+/** What happens to a job in the shop: steps begun and done, checks, holds, and the hand-over. */
+import { type Outcome, bad, good, issue } from '@/core/issue';
+import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom } from '@/core/route/route';
+import { blocks, jobState } from '@/core/route/state';
+import type { Tx } from '@/db/client';
+import {
+  type JobRow, type StepRow, finishStep, insertEvent, jobsOfOrder, lockJob, reopenStep, setHanded, setHold, startStep, stepsOf, touchJob,
+} from '@/db/queries/jobs'; // prettier-ignore
+import { paymentsOf, setOrderState } from '@/db/queries/orders';
+import type { Done, Handler } from '../door';
+import { freshOrder } from './orders';
+
+async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{ job: JobRow; steps: StepRow[] }>> {
+  const job = await lockJob(tx, id);
+  if (!job) return bad(issue('job-unknown'));
+  if (job.revision !== revision) return bad(issue('job-stale', { ticket: job.ticket }));
+  if (job.order_state !== 'accepted') return bad(issue('job-closed', { ticket: job.ticket, state: job.order_state }));
+  return good({ job, steps: await stepsOf(tx, id) });
+}
+
+const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<Done> =>
+  good({ result: { revision: job.revision + 1 }, audit: [{ what, entity: 'job', entityId: job.id, before, after }], touched: [`job:${job.ticket}`, `order:${job.order_id}`, 'board'] });
+
+/** The fit is not closed while the insisted point and the right way up are unticked. */
+const CLOSING: Partial<Record<StepKey, readonly string[]>> = { fit: ['insisted-kept', 'right-way-up'] };
+
+export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step, to, ticks }, { now, by }) => {
+  const found = await freshJob(tx, jobId, revision);
+  if (!found.ok) return found;
+  const { job, steps } = found.value;
+  const before = steps.find((one) => one.step === step);
+  if (!before || step === 'hand-over') return bad(issue('step-elsewhere', { step }));
+  if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
+  if (to === 'todo') {
+    const later = steps.find((one) => one.state !== 'todo' && one.step !== step && redoFrom(step).includes(one.step));
+    if (before.state === 'todo') return bad(issue('step-not-begun', { step }));
+    if (later) return bad(issue('step-later', { step, later: later.step }));
+    await reopenStep(tx, jobId, step, true);
+  } else {
+    const stop = blocks(steps, step);
+    if (stop) return bad(stop);
+    if (step === 'final-check' && to === 'done') return bad(issue('step-elsewhere', { step }));
+    const unticked = to === 'done' ? CLOSING[step]?.find((tick) => !ticks.includes(tick)) : undefined;
+    if (unticked) return bad(issue('enclosure-open', { tick: unticked }));
+    if (to === 'doing') await startStep(tx, jobId, step, now);
+    else await finishStep(tx, jobId, step, now, by);
+  }
+  await touchJob(tx, jobId);
+  await insertEvent(tx, jobId, { at: now, by, what: { doing: 'started', done: 'done', todo: 'undone' }[to], step, detail: { ticks } });
+  return told(job, `step ${to}`, { step, state: before.state }, { step, state: to });
+};
+
+export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, points }, { now, by }) => {
+  const found = await freshJob(tx, jobId, revision);
+  if (!found.ok) return found;
+  const { job, steps } = found.value;
+  if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
+  const stop = blocks(steps, 'final-check');
+  if (stop) return bad(stop);
+  const all = Object.keys(CHECK_POINTS) as CheckPoint[];
+  const failed = all.filter((point) => typeof points[point] === 'object');
+  if (failed.length === 0) {
+    const open = all.find((point) => points[point] !== 'ok');
+    if (open) return bad(issue('check-open', { point: open }));
+    await finishStep(tx, jobId, 'final-check', now, by);
+    await touchJob(tx, jobId);
+    await insertEvent(tx, jobId, { at: now, by, what: 'passed', step: 'final-check', detail: points });
+    return told(job, 'check passed', { step: 'final-check' }, points);
+  }
+  const again = new Set(failed.flatMap((point) => redoFrom(CHECK_POINTS[point])));
+  for (const step of STEPS.filter((one) => again.has(one))) await reopenStep(tx, jobId, step, false);
+  await touchJob(tx, jobId);
+  for (const point of failed) {
+    await insertEvent(tx, jobId, { at: now, by, what: 'failed', step: CHECK_POINTS[point], detail: { point, reason: (points[point] as { failed: string }).failed } });
+  }
+  return told(job, 'check failed', { step: 'final-check' }, { points, again: [...again] });
+};
+
+export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who }, { now, by }) => {
+  const found = await freshJob(tx, jobId, revision);
+  if (!found.ok) return found;
+  const { job } = found.value;
+  if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
+  const after = { reason, who, by, at: now.toISOString() };
+  await setHold(tx, jobId, after);
+  await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who } });
+  return told(job, 'held', null, after);
+};
+
+export const release: Handler<'release'> = async (tx, { jobId, revision }, { now, by }) => {
+  const found = await freshJob(tx, jobId, revision);
+  if (!found.ok) return found;
+  const { job } = found.value;
+  if (!job.hold) return bad(issue('job-not-held', { ticket: job.ticket }));
+  await setHold(tx, jobId, null);
+  await insertEvent(tx, jobId, { at: now, by, what: 'released', step: null, detail: {} });
+  return told(job, 'released', job.hold, null);
+};
+
+export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy }, { now, by }) => {
+  const order = await freshOrder(tx, orderId, revision);
+  if (!order.ok) return order;
+  if (order.value.state !== 'accepted' || !order.value.agreed) return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const balance = order.value.agreed.total - (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
+  if (balance !== 0) return bad(issue('balance-open', { balance }));
+  const jobs = await jobsOfOrder(tx, orderId);
+  for (const job of jobs) {
+    if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
+    const steps = await stepsOf(tx, job.id);
+    if (jobState(steps) !== 'ready') return bad(issue('job-not-ready', { ticket: job.ticket }));
+  }
+  for (const job of jobs) {
+    await finishStep(tx, job.id, 'hand-over', now, by);
+    await setHanded(tx, job.id, { signedBy, by }, now);
+    await insertEvent(tx, job.id, { at: now, by, what: 'handed over', step: 'hand-over', detail: { signedBy } });
+  }
+  await setOrderState(tx, orderId, 'handed-over');
+  return good({
+    audit: [{ what: 'handed over', entity: 'order', entityId: orderId, before: { state: 'accepted' }, after: { state: 'handed-over', signedBy } }],
+    touched: [`order:${orderId}`, 'board', ...jobs.map((job) => `job:${job.ticket}`)],
+  });
+};

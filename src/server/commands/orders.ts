@@ -1,0 +1,145 @@
+/** Quote, acceptance and cancellation of an order. */
+import type { Payload } from '@/contract/commands';
+import type { Design } from '@/core/design/design';
+import { type Outcome, bad, good, issue } from '@/core/issue';
+import { priceOrder } from '@/core/pricing/price';
+import { type WorkedOut, workOut } from '@/core/work-out';
+import type { Tx } from '@/db/client';
+import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
+import {
+  type OrderRow, agreeOrder, agreePiece, customerById, insertOrder, lockOrder, paymentsOf, piecesOf, putPieces, setOrderState, updateQuote,
+} from '@/db/queries/orders'; // prettier-ignore
+import { dayOf, daysAfter } from '../clock';
+import type { Context, Handler } from '../door';
+import { type Books, readBooks } from '../house';
+
+/** The order, held for this transaction, if it is what the caller last saw. */
+export async function freshOrder(tx: Tx, id: string, revision: number): Promise<Outcome<OrderRow>> {
+  const order = await lockOrder(tx, id);
+  if (!order) return bad(issue('order-unknown'));
+  if (order.revision !== revision) return bad(issue('order-stale', { number: order.number, seen: revision, now: order.revision, state: order.state }));
+  return good(order);
+}
+
+const shopOf = ({ settings, catalogue, prices }: Books) => ({ settings, books: catalogue, prices });
+
+async function workPieces(tx: Tx, pieces: readonly { id: string; design: Design }[]): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
+  const books = await readBooks(tx);
+  if (!books) return bad(issue('shop-unknown'));
+  const worked: WorkedOut[] = [];
+  for (const [index, piece] of pieces.entries()) {
+    const result = workOut(piece.design, shopOf(books));
+    if (!result.ok) return bad(...result.issues.map((one) => ({ ...one, path: `pieces.${index}.${one.path ?? ''}` })));
+    worked.push(result.value);
+  }
+  return good({ books, worked });
+}
+
+async function writeQuote(tx: Tx, payload: Payload<'save-quote'>, { now, by }: Context, books: Books): Promise<Outcome<{ number: number; before?: OrderRow }>> {
+  const row = {
+    id: payload.orderId,
+    customer_id: payload.customerId,
+    promised: payload.promised,
+    edition: books.prices.edition,
+    quoted_at: now,
+    quote_until: dayOf(daysAfter(now, books.prices.quoteDays)),
+  };
+  if (payload.revision === null) {
+    if (await lockOrder(tx, payload.orderId)) return bad(issue('order-stale', { number: 0, seen: 0, now: 1, state: 'quoted' }));
+    return good({ number: await insertOrder(tx, { ...row, created_by: by }) });
+  }
+  const order = await freshOrder(tx, payload.orderId, payload.revision);
+  if (!order.ok) return order;
+  if (order.value.state !== 'quoted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  await updateQuote(tx, row);
+  return good({ number: order.value.number, before: order.value });
+}
+
+export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
+  if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
+  const worked = await workPieces(tx, payload.pieces);
+  if (!worked.ok) return worked;
+  const written = await writeQuote(tx, payload, context, worked.value.books);
+  if (!written.ok) return written;
+  if (!(await putPieces(tx, payload.orderId, payload.pieces))) return bad(issue('piece-elsewhere'));
+  const { number, before } = written.value;
+  const revision = before ? before.revision + 1 : 1;
+  const after = { number, revision, customerId: payload.customerId, promised: payload.promised, pieces: payload.pieces };
+  return good({
+    result: { number, revision },
+    audit: [{ what: before ? 'quote changed' : 'quoted', entity: 'order', entityId: payload.orderId, before, after }],
+    touched: [`order:${payload.orderId}`],
+  });
+};
+
+/** The design with the figures of its materials in place of their codes: what was agreed cannot change with the books. */
+export function frozen({ resolved: { design, mats, moulding, glazing, backing } }: WorkedOut): Design {
+  return {
+    ...design,
+    mats: design.mats.map((mat, index) => ({ ...mat, board: { given: mats[index]! } })),
+    frame: { ...design.frame, moulding: { given: moulding } },
+    glazing: { given: glazing },
+    backing: { given: backing },
+  };
+}
+
+const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons: Record<string, string>) =>
+  worked.flatMap((piece, index) =>
+    piece.cautions.flatMap((caution) => {
+      const path = `pieces.${index}.${caution.path}`;
+      if (caution.level === 'refuse') return [issue('caution-refuses', { caution: caution.code, piece: index + 1 }, path)];
+      const key = `${ids[index]}:${caution.code}`;
+      return caution.level === 'warn' && !Object.hasOwn(reasons, key) ? [issue('caution-needs-reason', { caution: caution.code, piece: index + 1 }, path)] : [];
+    }),
+  );
+
+async function makeJob(tx: Tx, order: OrderRow, position: number, pieceId: string, worked: WorkedOut, reasons: Record<string, string>, { now, by }: Context) {
+  const own = Object.fromEntries(Object.entries(reasons).flatMap(([key, reason]) => (key.startsWith(`${pieceId}:`) ? [[key.slice(pieceId.length + 1), reason]] : [])));
+  await insertJob(tx, pieceId, `${order.number}-${position}`, order.id, own);
+  for (const [index, step] of worked.route.entries()) {
+    await insertStep(tx, { job_id: pieceId, position: index + 1, step: step.step, station: step.station, minutes: step.minutes });
+  }
+  await insertEvent(tx, pieceId, { at: now, by, what: 'accepted', step: null, detail: own });
+}
+
+export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revision, total, reasons }, context) => {
+  const order = await freshOrder(tx, orderId, revision);
+  if (!order.ok) return order;
+  if (order.value.state !== 'quoted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const pieces = await piecesOf(tx, orderId);
+  const found = await workPieces(tx, pieces);
+  if (!found.ok) return found;
+  const { books, worked } = found.value;
+  const stop = refusals(worked, pieces.map((piece) => piece.id), reasons); // prettier-ignore
+  if (stop.length > 0) return bad(...stop);
+  const unpriced = worked.flatMap((piece) => piece.price!.missing);
+  if (unpriced.length > 0) return bad(issue('price-missing', { name: unpriced[0]! }));
+  const agreed = priceOrder(worked.map((piece) => piece.price!), books.prices); // prettier-ignore
+  if (agreed.total !== total) return bad(issue('price-changed', { seen: total, now: agreed.total }));
+
+  for (const [index, piece] of pieces.entries()) {
+    const again = workOut(frozen(worked[index]!), shopOf(books));
+    if (!again.ok) return again;
+    await agreePiece(tx, piece.id, again.value);
+    await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
+  }
+  await agreeOrder(tx, orderId, agreed, context.now);
+  return good({
+    result: { number: order.value.number, revision: revision + 1 },
+    audit: [{ what: 'accepted', entity: 'order', entityId: orderId, before: { state: 'quoted' }, after: { state: 'accepted', agreed, edition: books.prices.edition, reasons } }],
+    touched: [`order:${orderId}`, 'board'],
+  });
+};
+
+export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revision, reason }) => {
+  const order = await freshOrder(tx, orderId, revision);
+  if (!order.ok) return order;
+  if (order.value.state !== 'quoted' && order.value.state !== 'accepted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const paid = (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
+  if (paid !== 0) return bad(issue('cancel-with-money', { paid }));
+  await setOrderState(tx, orderId, 'cancelled');
+  return good({
+    audit: [{ what: 'cancelled', entity: 'order', entityId: orderId, before: { state: order.value.state }, after: { state: 'cancelled', reason } }],
+    touched: [`order:${orderId}`, 'board'],
+  });
+};

@@ -1,0 +1,49 @@
+/** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
+import type { Backing, Glazing, Sheet } from '@/core/materials';
+import { inches, mm } from '@/core/units/length';
+
+const BOARD = { w: inches(32), h: inches(40) };
+const LARGE = { w: inches(48), h: inches(96) };
+const board = (code: string, name: string, colour: string, cost = '1.10', over: Partial<Sheet> = {}): Sheet => ({
+  code, name, thickness: mm(1.4), colour, cost: { amount: cost, per: 'sqft' }, largest: BOARD, archival: true, ...over,
+}); // prettier-ignore
+
+export const STARTING_MATS: readonly Sheet[] = [
+  board('RAG-SHELL', 'Shell, 4-ply rag', '#f4ecdd'),
+  board('RAG-CHALK', 'Chalk, 4-ply rag', '#f7f5ee'),
+  board('RAG-SAND', 'Sand, 4-ply rag', '#dccfb2'),
+  board('RAG-HARBOUR', 'Harbour, 4-ply rag', '#405b64'),
+  board('RAG-SLATE', 'Slate, 4-ply rag', '#5b6166'),
+  board('RAG-KELP', 'Kelp, 4-ply rag', '#5f6a4b'),
+  board('RAG-RUST', 'Rust, 4-ply rag', '#9a4f34'),
+  board('RAG-INK', 'Ink, 4-ply rag', '#262b31'),
+  board('RAG-SHELL-8', 'Shell, 8-ply rag', '#f4ecdd', '2.30', { thickness: mm(2.8) }),
+  board('RAG-CHALK-XL', 'Chalk, 4-ply rag, large sheet', '#f7f5ee', '1.90', { largest: LARGE }),
+  board('PULP-WHITE', 'White, pulp', '#f2f1ec', '0.55', { archival: false }),
+];
+
+const glass = (code: string, name: string, cost: string, over: Partial<Glazing> = {}): Glazing => ({
+  code, name, thickness: mm(2), colour: '#c6dddc', cost: { amount: cost, per: 'sqft' }, largest: { w: inches(36), h: inches(48) },
+  archival: true, type: 'glass', uv: false, coated: false, ...over,
+}); // prettier-ignore
+export const STARTING_GLAZINGS: readonly Glazing[] = [
+  glass('GL-CLEAR', 'Clear glass', '1.60'),
+  glass('GL-UV', 'Clear glass, UV 92', '3.90', { uv: true, coated: true }),
+  glass('AC-CLEAR', 'Clear acrylic', '3.20', { type: 'acrylic', thickness: mm(2.5), largest: LARGE }),
+  glass('AC-UV', 'Acrylic, UV 98', '5.60', { type: 'acrylic', thickness: mm(2.5), uv: true, largest: LARGE }),
+  { code: 'NONE', name: 'No glazing', thickness: mm(0), colour: '#ffffff', cost: { amount: '0', per: 'sqft' }, archival: true, type: 'none', uv: false, coated: false },
+];
+
+const back = (code: string, name: string, thick: number, cost: string, over: Partial<Backing> = {}): Backing => ({
+  code, name, thickness: mm(thick), colour: '#fdfcf8', cost: { amount: cost, per: 'sqft' }, largest: { w: inches(48), h: inches(96) }, archival: true, type: 'foam', ...over,
+}); // prettier-ignore
+export const STARTING_BACKINGS: readonly Backing[] = [
+  back('FOAM-5', 'Foam board 5 mm', 5, '0.90'),
+  back('FOAM-3', 'Foam board 3 mm', 3, '0.80'),
+  back('FOAM-10', 'Foam board 10 mm', 10, '1.60'),
+  back('CORR-4', 'Corrugated, acid-free, 4 mm', 4, '0.75', { type: 'corrugated', colour: '#c9b78f' }),
+  back('HARD-3', 'Hardboard 3 mm', 3, '0.50', { type: 'hardboard', colour: '#8a6a45', archival: false }),
+];
+
+/** The codes a new design starts with; the moulding is the first of the list when this one is not in it. */
+export const STARTING_HOUSE = { mat: 'RAG-SHELL', moulding: 'GAN-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' };

@@ -1,0 +1,19 @@
+/** What the house asks of devices and outside services. A shop plugs the real one in behind the same port. */
+import type { Money } from '@/core/units/money';
+
+export type CardAnswer = 'approved' | 'declined' | 'unanswered';
+
+export interface CardTerminal {
+  /**
+   * Asks for `amount`. Asking again with the same reference never charges twice: it answers what became of the first.
+   * `unanswered` means that nobody knows yet; ask again with the same reference.
+   */
+  charge(reference: string, amount: Money): Promise<CardAnswer>;
+}
+
+/** What a person at the simulated terminal does next. */
+export type CustomerActs = 'pays' | 'is declined' | 'walks away';
+export interface SimulatedTerminal extends CardTerminal {
+  readonly acts: CustomerActs;
+  next(acts: CustomerActs): void;
+}

@@ -1,0 +1,174 @@
+/** Every issue and caution in words: one place, plain speech, the figures in the unit in force. */
+import type { Issue } from '@/core/issue';
+import { type Length, type Unit } from '@/core/units/length';
+import { formatLength } from '@/core/units/format-length';
+import { type Money, formatMoney } from '@/core/units/money';
+import { pointName, stepName } from './bench';
+
+type Figures = Issue['figures'];
+interface Say {
+  readonly f: Figures;
+  /** A figure that is a length, with its unit. */
+  readonly len: (key: string) => string;
+  readonly cash: (key: string) => string;
+  readonly unit: Unit;
+}
+type Sentence = (say: Say) => string;
+
+const EXAMPLE = { in: '16 7/8', mm: '425 or 42.5 cm' } as const;
+
+const LENGTHS: Record<string, Sentence> = {
+  'length-empty': ({ unit }) => `Nothing is written here. A length was expected, such as ${EXAMPLE[unit]}.`,
+  'length-too-long': () => 'That is too long to be a length.',
+  'length-word': ({ f, unit }) => `“${f.read}” is not a unit or a number. A length was expected, such as ${EXAMPLE[unit]}.`,
+  'length-sign': ({ f, unit }) => `The sign “${f.read}” has no place in a length. Expected something like ${EXAMPLE[unit]}.`,
+  'length-two-numbers': ({ f }) => `Two numbers stand side by side at “${f.read}”. Write a fraction such as 10 3/8, or a + between them.`,
+  'length-two-units': ({ f }) => `There is one unit too many at “${f.read}”.`,
+  'length-improper': ({ f }) => `After a whole number the fraction must be less than one; ${f.read} is not.`,
+  'length-over-zero': () => 'Something is divided by zero here.',
+  'length-product': () => 'A length times a length is an area. A length was expected.',
+  'length-divided': () => 'A length can be divided by a number, not by a length.',
+  'length-bracket': () => 'A bracket is open or closed without its other half.',
+  'length-unfinished': ({ f }) => `“${f.typed}” stops before it is finished.`,
+  'length-unexpected': ({ f }) => `“${f.read}” stands where a number was expected.`,
+  'length-negative': ({ f }) => `“${f.typed}” comes out below zero. A size is more than zero.`,
+  'length-zero': ({ f }) => `“${f.typed}” comes out as nothing. A size is more than zero.`,
+  'length-too-big': ({ f }) => `“${f.typed}” is more than 10 m, longer than anything here can be.`,
+};
+
+const DESIGN: Record<string, Sentence> = {
+  'material-unknown': ({ f }) => `${f.code} is no longer in the price list. Choose another; everything else is kept.`,
+  'overlap-takes-all': ({ len }) => `An overlap of ${len('overlap')} a side leaves no window in a piece whose shorter side is ${len('shorter')}.`,
+  'rabbet-wider-than-face': ({ len }) => `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
+  'frame-closes': ({ len }) => `A rabbet of ${len('rabbet')} a side would close the frame over this piece.`,
+  'reveals-take-border': () => 'The reveals take the whole border: nothing is left of the top mat.',
+  'ends-differ': ({ len }) => `The two ends differ by more than half (${len('first')} and ${len('second')}). Measure again.`,
+  'slack-wrong': ({ f }) => `Slack is a share between 0 and 1 such as 0.05; “${f.typed}” was read.`,
+};
+
+const CAUTIONS: Record<string, Sentence> = {
+  'opening-not-covered': ({ len }) => `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
+  'opening-overlap-small': ({ len }) => `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
+  'trim-original': ({ len }) => `The package ${len('packageW')} × ${len('packageH')} is smaller than the piece ${len('pieceW')} × ${len('pieceH')}, and an original is never trimmed.`,
+  'border-thin': ({ len }) => `Only ${len('seen')} of border is seen; on a piece this large ${len('least')} or more looks meant.`,
+  'depth-proud': ({ len }) => `The stack is ${len('total')} deep and stands ${len('proud')} proud of the rabbet.`,
+  'depth-tight': ({ len }) => `Fits with ${len('room')} to spare; points want ${len('wanted')}.`,
+  'depth-loose': ({ len }) => `${len('room')} of the rabbet stays empty: fill up to ${len('filler')} behind, so that nothing rattles.`,
+  'board-too-small': ({ f, len }) => `${f.name} comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-small': ({ len }) => `This glazing comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-big': ({ len }) => `Glass of ${len('w')} × ${len('h')} is dangerous to handle: acrylic or thicker glass, two people, gloves.`,
+  'stick-too-short': ({ len }) => `The longest leg is ${len('leg')}; a stick is ${len('stick')} less ${len('trim')} at each end.`,
+  'rabbet-narrow': ({ len }) => `A rabbet of ${len('rabbet')} could let the package slip out; ${len('least')} is wanted.`,
+  'moulding-weak': ({ f }) => `The piece weighs ${f.kg} kg; this moulding carries ${f.limit} kg.`,
+  'no-uv': () => 'Worth keeping, but the glazing does not hold back ultraviolet light.',
+  'not-archival': ({ f }) => `${f.name} is not acid-free, and the piece cannot be had again.`,
+  'no-wire': ({ f }) => `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
+  'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
+  'wire-shows': ({ len }) => `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
+};
+
+const WAYS: Record<string, Sentence> = {
+  'set-overlap': ({ len }) => `Overlap ${len('overlap')}`,
+  'widen-border': ({ len }) => `Border ${len('border')}`,
+  'use-backing': ({ f }) => `Use ${f.name}`,
+  'use-board': ({ f }) => `Use ${f.name}`,
+  'use-glazing': ({ f }) => `Use ${f.name}`,
+  'use-archival': ({ f }) => `Use ${f.name}`,
+  'use-moulding': ({ f }) => `Use ${f.name}`,
+  'fewer-mats': () => 'Leave out the lowest mat',
+  'no-hanging': () => 'No wire; two hooks on the wall',
+  'more-slack': ({ f }) => `Slack ${f.slack}`,
+  'less-slack': ({ f }) => `Slack ${f.slack}`,
+  'lower-rings': ({ len }) => `Rings ${len('distance')} below the top`,
+};
+
+const SHOP: Record<string, Sentence> = {
+  'sign-in-first': () => 'You are signed out. Sign in again; what you typed is kept.',
+  'not-permitted': ({ f }) => `A ${f.role} may not do this. Ask the owner.`,
+  'input-wrong': ({ f }) => `This could not be read: ${f.reason}.`,
+  'command-unknown': ({ f }) => `There is no command “${f.name}”.`,
+  'command-reused': () => 'This request was used before for something else. Reload the page and try again.',
+  'already-there': () => 'This is there already.',
+  'shop-exists': () => 'The shop is set up already. Sign in.',
+  'shop-unknown': () => 'The shop is not set up yet.',
+  'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
+  'customer-unknown': () => 'Choose or add the customer first.',
+  'order-unknown': () => 'There is no such order.',
+  'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',
+  'order-stale': ({ f }) => `Order ${f.number} was changed elsewhere since you opened it. Your typing is kept; choose whose version stays.`,
+  'order-agreed': ({ f }) => `Order ${f.number} is ${f.state} already; nothing was changed.`,
+  'caution-refuses': ({ f }) => `Piece ${f.piece} cannot be accepted while “${cautionName(String(f.caution))}” stands.`,
+  'caution-needs-reason': ({ f }) => `Piece ${f.piece}: say why “${cautionName(String(f.caution))}” is accepted.`,
+  'price-missing': ({ f }) => `${f.name} has no cost in the books, so there is no price to agree.`,
+  'price-changed': ({ cash }) => `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
+  'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'payment-above-balance': ({ cash }) => `${cash('amount')} is more than the balance of ${cash('balance')}.`,
+  'payment-unknown': () => 'There is no such payment.',
+  'payment-reversed': () => 'This payment is reversed already.',
+  'amount-wrong': ({ f }) => `“${f.typed}” is not an amount. Expected something like 94.00.`,
+  'card-waiting': ({ cash }) => `The terminal has not answered about ${cash('amount')} yet. Ask it again first.`,
+  'card-unknown': () => 'The terminal was never asked for this.',
+  'cancel-with-money': ({ cash }) => `${cash('paid')} has been paid. Give it back (reverse the payments) before the order is cancelled.`,
+  'balance-open': ({ cash }) => `${cash('balance')} is still to be paid.`,
+  'job-unknown': () => 'There is no such job.',
+  'job-stale': ({ f }) => `${f.ticket} was changed at another screen. This is how it stands now; look and tap again.`,
+  'job-closed': ({ f }) => `${f.ticket} is ${f.state}; nothing can be done at the bench.`,
+  'job-held': ({ f }) => `${f.ticket} is on hold: ${f.reason}.`,
+  'job-not-held': ({ f }) => `${f.ticket} is not on hold.`,
+  'job-not-ready': ({ f }) => `${f.ticket} has not passed its final check yet.`,
+  'step-elsewhere': ({ f }) => `“${stepName(String(f.step))}” is not done here.`,
+  'step-needs': ({ f }) => `“${stepName(String(f.needs))}” comes first.`,
+  'step-done': ({ f }) => `“${stepName(String(f.step))}” is done already.`,
+  'step-not-begun': ({ f }) => `“${stepName(String(f.step))}” was not begun, so there is nothing to undo.`,
+  'step-later': ({ f }) => `“${stepName(String(f.later))}” rests on it. Undo that first.`,
+  'enclosure-open': ({ f }) => `Tick “${pointName(String(f.tick))}” before the frame is closed.`,
+  'check-open': ({ f }) => `“${pointName(String(f.point))}” is neither passed nor failed yet.`,
+  'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,
+  'pin-wrong': ({ f }) => `That is not ${f.name}’s PIN. ${f.left} more tries.`,
+  'pin-locked': ({ f }) => `Too many wrong PINs. ${f.name} can try again in ${f.seconds} s.`,
+  'body-too-large': ({ f }) => `That is larger than ${f.most}. Nothing was read.`,
+  'body-not-json': () => 'This is not JSON.',
+  fault: () => 'Something broke on our side. Nothing was changed; try again.',
+};
+
+const LIST: Record<string, Sentence> = {
+  'list-nothing': () => 'The file is empty.',
+  'list-binary': () => 'This is not a text file. Save the list as CSV first.',
+  'list-columns': ({ f }) => `The first row must name the columns. Missing: ${f.missing}.`,
+  'list-column-twice': ({ f }) => `The column ${f.column} is there twice.`,
+  'list-rows': ({ f }) => `${f.rows} rows are more than the ${f.most} that are read at once. Split the file.`,
+  'list-quotes': ({ f }) => `A quotation mark near row ${f.row} is never closed.`,
+  'list-fields': ({ f }) => `${f.found} fields; the first row names ${f.wanted}.`,
+  'list-empty': () => 'nothing is written',
+  'list-long': ({ f }) => `${f.length} letters; at most ${f.most}`,
+  'list-formula': ({ f }) => `“${f.read}” begins like a formula, which a spreadsheet would run`,
+  'list-code': ({ f }) => `“${f.read}” holds more than letters, digits, . - / and spaces`,
+  'list-choice': ({ f }) => `“${f.read}” is not one of ${f.allowed}`,
+  'list-colour': ({ f }) => `“${f.read}” is not a colour like #8a6f4d`,
+  'list-cost': ({ f }) => `“${f.read}” is not a cost like 4.20`,
+  'list-rabbet-wide': () => 'not narrower than the face',
+  'list-rabbet-deep': () => 'not less than the height',
+  'list-code-twice': ({ f }) => `${f.code} stands in row ${f.row} already`,
+  'list-refused': ({ f }) => `${f.rows} rows are refused, the first is row ${f.first}. Nothing was imported; mend the file and choose it again.`,
+  'list-unchanged': () => 'The list holds nothing new; nothing was imported.',
+  'books-stale': () => 'The books were changed meanwhile. Look at the preview again.',
+  'file-too-large': ({ f }) => `${f.name} is ${f.megabytes} MB. A list may be up to 2 MB (some ten thousand mouldings); nothing was read.`,
+};
+
+const SENTENCES: Record<string, Sentence> = { ...LENGTHS, ...DESIGN, ...CAUTIONS, ...SHOP, ...LIST };
+
+/** Lengths in sentences are shown to a sixteenth or a tenth of a millimetre. */
+function speak(table: Record<string, Sentence>, code: string, f: Figures, unit: Unit): string {
+  const len = (key: string) => `${formatLength(Number(f[key] ?? 0) as Length, unit, unit === 'mm' ? (32 as Length) : undefined)} ${unit}`;
+  const cash = (key: string) => formatMoney(Number(f[key] ?? 0) as Money);
+  const sentence = Object.hasOwn(table, code) ? table[code] : undefined;
+  return sentence ? sentence({ f, len, cash, unit }) : code;
+}
+
+export const sayIssue = (one: Issue, unit: Unit): string => speak(SENTENCES, one.code, one.figures, unit);
+export const sayCaution = (code: string, figures: Figures, unit: Unit): string => speak(CAUTIONS, code, figures, unit);
+export const sayWayOut = (code: string, figures: Figures, unit: Unit): string => speak(WAYS, code, figures, unit);
+
+/** A caution's code as a name: `stick-too-short` -> `stick too short`. */
+export const cautionName = (code: string): string => code.replace(/-/g, ' ');
+export const wordedCodes = (): string[] => Object.keys(SENTENCES);
