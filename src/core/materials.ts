@@ -79,3 +79,19 @@ export const EMPTY_CATALOGUE: Catalogue = {
   glazings: new Map(),
   backings: new Map(),
 };
+
+/** The same as lists, in the order of the books. */
+export interface ListedMaterials {
+  readonly mouldings: readonly Moulding[];
+  readonly mats: readonly Sheet[];
+  readonly glazings: readonly Glazing[];
+  readonly backings: readonly Backing[];
+}
+const byCode = <T extends { readonly code: string }>(list: readonly T[]) => new Map(list.map((one) => [one.code, one]));
+
+export const catalogueOf = (lists: ListedMaterials): Catalogue => ({
+  mouldings: byCode(lists.mouldings),
+  mats: byCode(lists.mats),
+  glazings: byCode(lists.glazings),
+  backings: byCode(lists.backings),
+});

@@ -26,9 +26,9 @@ export interface Done {
 export type Handler<N extends CommandName> = (tx: Tx, payload: Payload<N>, context: Context) => Promise<Outcome<Done>>;
 export type Handlers = { readonly [N in CommandName]: Handler<N> };
 
-class Refused extends Error {
+export class Refused extends Error {
   constructor(readonly issues: Issue[]) {
-    super('refused');
+    super(issues.map((one) => `${one.code} ${JSON.stringify(one.figures)}`).join(', '));
   }
 }
 
@@ -49,7 +49,8 @@ function read(body: unknown): Outcome<{ id: string; name: CommandName; payload: 
 export const schemaIssues = (found: readonly { path: PropertyKey[]; message: string }[]): Issue[] =>
   found.slice(0, 20).map((one) => issue('input-wrong', { reason: one.message }, one.path.map(String).join('.')));
 
-async function run(tx: Tx, id: string, name: CommandName, payload: never, context: Context, handlers: Handlers): Promise<Done> {
+/** One command inside a transaction: done once for its id, recorded, audited. Throws Refused with the issues. */
+export async function perform(tx: Tx, id: string, name: CommandName, payload: never, context: Context, handlers: Handlers): Promise<Done> {
   const digest = digestOf(payload);
   const before = await commandById(tx, id);
   if (before) {
@@ -76,7 +77,7 @@ export async function enter(house: House, person: Person | undefined, body: unkn
   if (person && roles.length > 0 && !roles.includes(person.role)) return bad(issue('not-permitted', { role: person.role, command: name }));
   const context: Context = { house, by: person?.name ?? 'set-up', now: house.clock.now() };
   try {
-    const done = await house.db.transaction((tx) => run(tx, id, name, payload, context, handlers));
+    const done = await house.db.transaction((tx) => perform(tx, id, name, payload, context, handlers));
     if (done.touched.length > 0) house.bus.publish({ what: name, touched: done.touched });
     return good(done.result ?? {});
   } catch (error) {

@@ -1,9 +1,8 @@
 /** What every use case is given: database, clock, stand-ins, live screens. Put together in `compose.ts`. */
-import type { Db } from '@/db/client';
-import { type MaterialLists, type ShopRow, catalogueOf, getShop, latestEdition, listMaterials } from '@/db/queries/books';
-import type { Queries } from '@/db/client';
+import type { Db, Queries } from '@/db/client';
+import { type MaterialLists, type ShopRow, getShop, latestEdition, listMaterials } from '@/db/queries/books';
 import { type Settings, defaultSettings } from '@/core/settings';
-import type { Catalogue } from '@/core/materials';
+import { type Catalogue, catalogueOf } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { SimulatedTerminal } from '@/standins/ports';
 import type { Clock } from './clock';

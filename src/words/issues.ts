@@ -92,6 +92,8 @@ const SHOP: Record<string, Sentence> = {
   'shop-exists': () => 'The shop is set up already. Sign in.',
   'shop-unknown': () => 'The shop is not set up yet.',
   'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
+  'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
+  'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
   'customer-unknown': () => 'Choose or add the customer first.',
   'order-unknown': () => 'There is no such order.',
   'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',
@@ -128,6 +130,8 @@ const SHOP: Record<string, Sentence> = {
   'pin-locked': ({ f }) => `Too many wrong PINs. ${f.name} can try again in ${f.seconds} s.`,
   'body-too-large': ({ f }) => `That is larger than ${f.most}. Nothing was read.`,
   'body-not-json': () => 'This is not JSON.',
+  'too-many': () => 'Too many computations at once. Wait a second.',
+  'connection-lost': () => 'The server does not answer. What you typed is kept here; try again in a moment.',
   fault: () => 'Something broke on our side. Nothing was changed; try again.',
 };
 

@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/design';
 import type { HouseChoice } from '@/core/design/design';
-import { type Backing, type Catalogue, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '@/core/materials';
+import { type Listed } from '@/core/books/moulding-list';
+import { type Backing, type Glazing, PROFILES, type Sheet, TIMBERS } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
@@ -56,7 +57,7 @@ const mouldingRow = z
     unit: z.enum(['in', 'mm']),
   })
   .transform(
-    (row): ListedMoulding => ({
+    (row): Listed => ({
       code: row.code,
       name: row.name,
       supplier: row.supplier,
@@ -73,14 +74,11 @@ const mouldingRow = z
       unit: row.unit,
     }),
   );
-/** A moulding of the price list, with the unit its supplier writes sizes in. */
-export type ListedMoulding = Moulding & { readonly cost: NonNullable<Moulding['cost']>; readonly unit: 'in' | 'mm' };
-
-export const listMouldings = async (db: Queries): Promise<ListedMoulding[]> =>
+export const listMouldings = async (db: Queries): Promise<Listed[]> =>
   readRows(mouldingRow, await db.query('SELECT * FROM moulding ORDER BY position, code'));
 
 /** Adds a moulding or changes the one with its code. */
-export const putMoulding = (tx: Tx, one: ListedMoulding, edition: number, position: number) =>
+export const putMoulding = (tx: Tx, one: Listed, edition: number, position: number) =>
   tx.query(
     `INSERT INTO moulding (code, name, supplier, face_width, rabbet_width, rabbet_depth, height, material, profile,
                            finish, colour, stick, cost, cost_per, unit, edition, position)
@@ -108,7 +106,7 @@ export const putMaterial = (tx: Tx, kind: 'mat' | 'glazing' | 'backing', spec: S
   ]);
 
 export interface MaterialLists {
-  readonly mouldings: ListedMoulding[];
+  readonly mouldings: Listed[];
   readonly mats: Sheet[];
   readonly glazings: Glazing[];
   readonly backings: Backing[];
@@ -119,12 +117,3 @@ export async function listMaterials(db: Queries): Promise<MaterialLists> {
   const of = <S extends z.ZodType>(kind: string, schema: S) => rows.filter((row) => row.kind === kind).map((row) => schema.parse(row.spec));
   return { mouldings: await listMouldings(db), mats: of('mat', sheetSchema), glazings: of('glazing', glazingSchema), backings: of('backing', backingSchema) };
 }
-
-const byCode = <T extends { code: string }>(list: readonly T[]) => new Map(list.map((one) => [one.code, one]));
-
-export const catalogueOf = (lists: MaterialLists): Catalogue => ({
-  mouldings: byCode(lists.mouldings),
-  mats: byCode(lists.mats),
-  glazings: byCode(lists.glazings),
-  backings: byCode(lists.backings),
-});

@@ -1,0 +1,161 @@
+/**
+ * Fills an empty database with the made-up shop, through the same commands that people use, as if on the days they
+ * happened. One transaction: either the whole shop is there or none of it.
+ */
+import fs from 'node:fs';
+import path from 'node:path';
+import type { CommandName, Payload } from '@/contract/commands';
+import { readMouldingList } from '@/core/books/moulding-list';
+import { CHECK_POINTS, type CheckPoint } from '@/core/route/route';
+import { priceOrder } from '@/core/pricing/price';
+import { nextStep } from '@/core/route/state';
+import { type Shop, workOut } from '@/core/work-out';
+import { type Design, newDesign } from '@/core/design/design';
+import { defaultSettings } from '@/core/settings';
+import { inches, length } from '@/core/units/length';
+import { mustParseLength } from '@/core/units/parse-length';
+import type { Tx } from '@/db/client';
+import { getShop, insertEdition, insertShop, putMaterial, putMoulding } from '@/db/queries/books';
+import { stepsOf } from '@/db/queries/jobs';
+import { orderById } from '@/db/queries/orders';
+import { insertStaff } from '@/db/queries/staff';
+import { dayOf, daysAfter } from '@/server/clock';
+import { handlers } from '@/server/commands';
+import { startingPrices } from '@/server/commands/people';
+import { perform } from '@/server/door';
+import { type House, readBooks } from '@/server/house';
+import { hashPin } from '@/server/pins';
+import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS } from '@/server/starting-books';
+import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
+import { CUSTOMERS, STAFF } from './people';
+
+const inch = (text: string) => mustParseLength(text, { unit: 'in' });
+const SETTINGS = defaultSettings('in');
+
+function designOf(piece: DemoPiece): Design {
+  const start = newDesign(SETTINGS, STARTING_HOUSE, inch(piece.size[0]), inch(piece.size[1]));
+  const mats = (piece.mats ?? ['RAG-SHELL']).map((code, index) => ({ board: { code }, reveal: index === 0 ? length(0) : SETTINGS.reveal }));
+  const small = start.piece.width < inches(10);
+  return {
+    ...start,
+    piece: { ...start.piece, title: piece.title, kind: piece.kind, irreplaceable: piece.original ?? false },
+    insists: piece.insists ?? '',
+    mats,
+    border: { mode: 'weighted', all: small ? inches(2) : inches(2, 1, 2), extra: SETTINGS.bottomExtra },
+    frame: { ...start.frame, moulding: { code: piece.moulding } },
+    glazing: { code: piece.glazing ?? 'GL-CLEAR' },
+    backing: { code: 'FOAM-5' },
+  };
+}
+
+/** Makes commands happen at a moment, by a person. */
+class Teller {
+  at: Date;
+  by = 'Ines';
+  constructor(
+    private readonly tx: Tx,
+    private readonly house: House,
+    readonly shop: Shop,
+    now: Date,
+  ) {
+    this.at = now;
+  }
+
+  async do<N extends CommandName>(name: N, payload: Payload<N>): Promise<void> {
+    await perform(this.tx, crypto.randomUUID(), name, payload as never, { house: this.house, by: this.by, now: this.at }, handlers);
+  }
+
+  async revision(orderId: string): Promise<number> {
+    return (await orderById(this.tx, orderId))!.revision;
+  }
+}
+
+async function workJob(tx: Tx, tell: Teller, jobId: string, steps: number, order: DemoOrder): Promise<void> {
+  let revision = 1;
+  for (let done = 0; done < steps; done += 1) {
+    const next = nextStep(await stepsOf(tx, jobId))!;
+    tell.at = new Date(tell.at.getTime() + 5_400_000);
+    tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
+    if (next === 'final-check') {
+      const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const])) as Partial<Record<CheckPoint, 'ok'>>;
+      await tell.do('final-check', { jobId, revision, points });
+    } else await tell.do('move-step', { jobId, revision, step: next, to: 'done', ticks: ['insisted-kept', 'right-way-up'] });
+    revision += 1;
+  }
+  if (order.hold) await tell.do('hold', { jobId, revision, ...order.hold });
+}
+
+async function failOnce(tell: Teller, jobId: string, revision: number): Promise<void> {
+  tell.by = 'Ines';
+  await tell.do('final-check', { jobId, revision, points: { 'specks-inside': { failed: 'A fibre under the glass, lower left' } } });
+}
+
+const STEPS_READY = 11;
+
+async function tellOrder(tx: Tx, tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
+  const orderId = crypto.randomUUID();
+  const pieces = order.pieces.map((piece) => ({ id: crypto.randomUUID(), design: designOf(piece) }));
+  tell.at = daysAfter(now, -order.ago);
+  tell.by = order.customer % 2 === 0 ? 'Ines' : 'Tobin';
+  await tell.do('save-quote', { orderId, revision: null, customerId: customerIds[order.customer]!, promised: dayOf(daysAfter(now, order.promisedIn)), pieces });
+  const { progress } = order;
+  if (progress === 'quoted' || progress === 'expired') return;
+  if (progress === 'cancelled') return tell.do('cancel-order', { orderId, revision: 1, reason: 'Sold the drawing' });
+
+  const total = await agreedTotal(tell, orderId, pieces);
+  const deposit = Math.min(total, Math.ceil(total / 200) * 100);
+  await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: deposit });
+  const steps = typeof progress === 'number' ? progress : STEPS_READY;
+  for (const piece of pieces) {
+    if (order.failed) {
+      await workJob(tx, tell, piece.id, STEPS_READY - 1, { ...order, failed: undefined } as DemoOrder);
+      await failOnce(tell, piece.id, STEPS_READY);
+    } else await workJob(tx, tell, piece.id, steps, order);
+  }
+  tell.by = 'Tobin';
+  tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));
+  if (progress === 'handed-over' || order.paid === 'all') await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: total - deposit });
+  if (progress === 'handed-over') {
+    await tell.do('hand-over', { orderId, revision: await tell.revision(orderId), signedBy: CUSTOMERS[order.customer]![0], identified: true });
+  }
+}
+
+/** Accepts with a reason for every warning; answers the total agreed. */
+async function agreedTotal(tell: Teller, orderId: string, pieces: readonly { id: string; design: Design }[]): Promise<number> {
+  const worked = pieces.map((piece) => {
+    const result = workOut(piece.design, tell.shop);
+    if (!result.ok) throw new Error(`${piece.design.piece.title}: ${result.issues.map((one) => one.code).join()}`);
+    return { id: piece.id, ...result.value };
+  });
+  const warned = worked.flatMap((one) => one.cautions.filter((caution) => caution.level === 'warn').map((caution) => [`${one.id}:${caution.code}`, 'Shown to the customer, who wants it so'] as const));
+  const { total } = priceOrder(worked.map((one) => one.price!), tell.shop.prices!); // prettier-ignore
+  await tell.do('accept-order', { orderId, revision: 1, total, reasons: Object.fromEntries(warned) });
+  return total;
+}
+
+export async function seedDemo(house: House): Promise<void> {
+  if (await getShop(house.db)) return;
+  const now = house.clock.now();
+  const hashes = await Promise.all(STAFF.map((one) => hashPin(one.pin)));
+  const csv = fs.readFileSync(path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo', 'mouldings.csv'), 'utf8');
+  const mouldings = readMouldingList(csv).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
+  await house.db.transaction(async (tx) => {
+    await insertShop(tx, { name: 'Quillet Framing', home_unit: 'in', prices: startingPrices(), house: STARTING_HOUSE, demo: true });
+    await insertEdition(tx, 1, daysAfter(now, -90), 'Ines', 'first books');
+    for (const [index, one] of mouldings.entries()) await putMoulding(tx, one, 1, index);
+    for (const [index, one] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', one, index);
+    for (const [index, one] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', one, index);
+    for (const [index, one] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', one, index);
+    for (const [index, one] of STAFF.entries()) await insertStaff(tx, { id: crypto.randomUUID(), name: one.name, role: one.role, pin_hash: hashes[index]! });
+    const books = (await readBooks(tx))!;
+    const tell = new Teller(tx, house, { settings: books.settings, books: books.catalogue, prices: books.prices }, daysAfter(now, -80));
+    const ids: string[] = [];
+    for (const [name, phone] of CUSTOMERS) {
+      const id = crypto.randomUUID();
+      await tell.do('add-customer', { id, name, phone, email: '' });
+      ids.push(id);
+    }
+    for (const order of ORDERS) await tellOrder(tx, tell, now, order, ids);
+  });
+  house.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
+}

@@ -1,0 +1,24 @@
+import { signedIn } from '@/server/http';
+
+export const dynamic = 'force-dynamic';
+
+/** Server-sent events: what changed, the moment it is committed. A comment now and then keeps the line open. */
+export async function GET(request: Request): Promise<Response> {
+  const who = await signedIn();
+  if ('refusal' in who) return who.refusal;
+  const text = new TextEncoder();
+  const stream = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const send = (line: string) => controller.enqueue(text.encode(line));
+      send(': open\n\n');
+      const stop = who.house.bus.listen((happening) => send(`data: ${JSON.stringify(happening)}\n\n`));
+      const beat = setInterval(() => send(': still here\n\n'), 20_000);
+      request.signal.addEventListener('abort', () => {
+        stop();
+        clearInterval(beat);
+        controller.close();
+      });
+    },
+  });
+  return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' } });
+}

@@ -1,0 +1,126 @@
+/** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
+import type { Design, HouseChoice } from '@/core/design/design';
+import type { ListedMaterials } from '@/core/materials';
+import type { PriceBook } from '@/core/pricing/book';
+import type { OrderPrice } from '@/core/pricing/price';
+import type { Station, StepKey } from '@/core/route/route';
+import type { JobState } from '@/core/route/state';
+import type { Unit } from '@/core/units/length';
+import type { WorkedOut } from '@/core/work-out';
+import type { PlannedRow } from '@/core/books/moulding-list';
+import type { Issue } from '@/core/issue';
+import type { Role } from './commands';
+
+export interface PersonView {
+  readonly name: string;
+  readonly role: Role;
+}
+export interface ShopView {
+  readonly name: string;
+  readonly homeUnit: Unit;
+  readonly demo: boolean;
+  readonly prices: PriceBook;
+  readonly house: HouseChoice;
+  readonly lists: ListedMaterials;
+}
+export interface CustomerView {
+  readonly id: string;
+  readonly name: string;
+  readonly phone: string;
+  readonly email: string;
+  readonly orders?: number | undefined;
+}
+export interface PaymentView {
+  readonly id: string;
+  readonly kind: 'deposit' | 'balance' | 'refund' | 'correction';
+  readonly method: 'cash' | 'card';
+  readonly amount: number;
+  readonly at: string;
+  readonly by: string;
+  readonly note: string;
+  readonly reverses: string | null;
+}
+export interface HoldView {
+  readonly reason: string;
+  readonly who: 'customer' | 'supplier' | 'conservator' | 'shop';
+  readonly by: string;
+  readonly at: string;
+}
+export interface JobSummary {
+  readonly ticket: string;
+  readonly state: JobState;
+  readonly hold: HoldView | null;
+}
+export interface OrderView {
+  readonly id: string;
+  readonly number: number;
+  readonly state: 'quoted' | 'accepted' | 'handed-over' | 'cancelled';
+  readonly revision: number;
+  readonly promised: string;
+  readonly quoteUntil: string;
+  readonly edition: number;
+  readonly customer: CustomerView;
+  readonly pieces: readonly { readonly id: string; readonly design: Design; readonly agreed: WorkedOut | null }[];
+  readonly agreed: OrderPrice | null;
+  readonly payments: readonly PaymentView[];
+  readonly paid: number;
+  /** Questions to the card terminal that are not answered yet. */
+  readonly openCards: readonly { readonly id: string; readonly amount: number }[];
+  readonly jobs: readonly JobSummary[];
+}
+export interface StepView {
+  readonly step: StepKey;
+  readonly station: Station;
+  readonly minutes: number;
+  readonly state: 'todo' | 'doing' | 'done';
+  readonly times: number;
+  readonly startedAt: string | null;
+}
+export interface JobView {
+  readonly id: string;
+  readonly ticket: string;
+  readonly number: number;
+  readonly revision: number;
+  readonly customer: string;
+  readonly promised: string;
+  readonly state: JobState;
+  readonly hold: HoldView | null;
+  readonly reasons: Readonly<Record<string, string>>;
+  readonly steps: readonly StepView[];
+  readonly next: StepKey | null;
+  readonly worked: WorkedOut;
+  readonly events: readonly { readonly at: string; readonly by: string; readonly what: string; readonly step: string | null; readonly detail: Readonly<Record<string, unknown>> }[];
+}
+export interface BoardJob {
+  readonly ticket: string;
+  readonly title: string;
+  readonly customer: string;
+  readonly promised: string;
+  readonly state: JobState;
+  readonly hold: HoldView | null;
+  readonly next: StepKey | null;
+  readonly station: Station | null;
+  readonly minutesLeft: number;
+  readonly steps: readonly ('todo' | 'doing' | 'done')[];
+  readonly failures: number;
+}
+export interface BoardView {
+  readonly today: string;
+  readonly jobs: readonly BoardJob[];
+}
+export interface FoundView {
+  readonly number: number;
+  readonly state: string;
+  readonly promised: string;
+  readonly customer: string;
+  readonly phone: string;
+  readonly titles: string;
+  readonly total: number | null;
+  readonly paid: number;
+}
+export interface ImportPreview {
+  readonly edition: number;
+  readonly issues: readonly Issue[];
+  readonly ignored: readonly string[];
+  readonly rows: readonly Omit<PlannedRow, 'moulding'>[];
+}

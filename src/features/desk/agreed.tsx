@@ -1,0 +1,88 @@
+'use client';
+/** An order that was agreed: as it was agreed, and where its pieces are now. Nothing can be changed here. */
+import Button from '@mui/material/Button';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { OrderView } from '@/contract/views';
+import { useLive } from '@/ui/live';
+import { stateName } from '@/words/bench';
+import { dayName } from '@/words/materials';
+import styles from './desk.module.css';
+import { Drawings } from './drawings';
+import { Tape } from './tape';
+
+export function AgreedOrder({ order }: { order: OrderView }) {
+  const router = useRouter();
+  const [active, setActive] = useState(0);
+  useLive((touched) => touched.includes(`order:${order.id}`), () => router.refresh()); // prettier-ignore
+  const piece = order.pieces[active]!;
+  const job = order.jobs[active];
+  return (
+    <main className={styles.desk}>
+      <div className={styles.order}>
+        <h1>Order {order.number}</h1>
+        <span className={styles.customer}>
+          {order.customer.name} <span className="soft">{order.customer.phone}</span>
+        </span>
+        <div className={styles.tabs} role="tablist" aria-label="Pieces">
+          {order.pieces.map((one, index) => (
+            <button key={one.id} type="button" role="tab" aria-selected={index === active} onClick={() => setActive(index)}>
+              {one.design.piece.title || `Piece ${index + 1}`}
+            </button>
+          ))}
+        </div>
+        <span className={styles.promised}>
+          {order.state === 'accepted' ? 'Promised for' : stateName(order.state)} <b>{dayName(order.promised)}</b>
+        </span>
+      </div>
+      <section className={styles.left} aria-label="What was agreed">
+        <dl className={styles.facts}>
+          <div>
+            <dt>Piece</dt>
+            <dd>{piece.design.piece.title || '—'}</dd>
+          </div>
+          <div>
+            <dt>Insists on</dt>
+            <dd>{piece.design.insists || 'Nothing'}</dd>
+          </div>
+          {piece.agreed && (
+            <div>
+              <dt>Materials</dt>
+              <dd>
+                {[piece.agreed.resolved.moulding.name, ...piece.agreed.resolved.mats.map((mat) => mat.name), piece.agreed.resolved.glazing.name, piece.agreed.resolved.backing.name].map((name, index) => (
+                  <span key={index}>{name}</span>
+                ))}
+              </dd>
+            </div>
+          )}
+          {job && (
+            <div>
+              <dt>{job.ticket}</dt>
+              <dd>
+                {stateName(job.state)}
+                {job.hold && <span>On hold: {job.hold.reason}</span>}
+              </dd>
+            </div>
+          )}
+        </dl>
+        <p className={styles.aside}>Agreed with price book edition {order.edition}. What was agreed stays as it is; a change is a new order.</p>
+      </section>
+      <section className={styles.middle} aria-label="Drawing">
+        {piece.agreed && <Drawings worked={piece.agreed} />}
+      </section>
+      <section className={styles.right} aria-label="Sizes and price">
+        <div className={styles.scroll}>{piece.agreed && <Tape worked={piece.agreed} order={order.agreed ?? undefined} pieces={order.pieces.length} />}</div>
+        <div className={styles.foot}>
+          {job && (
+            <Button variant="outlined" href={`/papers/ticket/${job.ticket}`} target="_blank">
+              Ticket
+            </Button>
+          )}
+          <Button variant="contained" href={`/collect/${order.number}`}>
+            Money and hand-over
+          </Button>
+        </div>
+      </section>
+    </main>
+  );
+}

@@ -1,0 +1,88 @@
+/**
+ * An order being made at the desk: pieces with their designs, and whatever is typed in a field but is not (yet) a
+ * value. A change is an edit of this one value, so undo covers everything, typing included.
+ */
+import type { CustomerView, OrderView, ShopView } from '@/contract/views';
+import { type Design, newDesign } from '@/core/design/design';
+import { type Edit, type Path, read as at, set } from '@/core/design/edit';
+import type { Issue } from '@/core/issue';
+import { defaultSettings } from '@/core/settings';
+import { type Length, type Unit, inches, mm } from '@/core/units/length';
+import { parseLength, splitSize } from '@/core/units/parse-length';
+
+export interface DraftPiece {
+  readonly id: string;
+  readonly design: Design;
+  /** Field path -> text, while the text is being typed or is not a length. */
+  readonly typed: Readonly<Record<string, string>>;
+}
+export interface Draft {
+  readonly orderId: string;
+  readonly customer: CustomerView | null;
+  readonly promised: string;
+  readonly pieces: readonly DraftPiece[];
+}
+
+export function newPiece(shop: ShopView): DraftPiece {
+  const settings = defaultSettings(shop.homeUnit);
+  const { mouldings } = shop.lists;
+  const moulding = mouldings.some((one) => one.code === shop.house.moulding) ? shop.house.moulding : (mouldings[0]?.code ?? '');
+  const [width, height] = shop.homeUnit === 'in' ? [inches(11), inches(14)] : [mm(280), mm(350)];
+  return { id: crypto.randomUUID(), design: newDesign(settings, { ...shop.house, moulding }, width, height), typed: { 'piece.width': '', 'piece.height': '' } };
+}
+
+/** Two weeks from today, as the shop usually promises. */
+export function usualPromise(): string {
+  const day = new Date();
+  day.setDate(day.getDate() + 14);
+  return day.toLocaleDateString('sv-SE');
+}
+
+export const newDraft = (shop: ShopView): Draft => ({ orderId: crypto.randomUUID(), customer: null, promised: usualPromise(), pieces: [newPiece(shop)] });
+
+export const draftOf = (order: OrderView): Draft => ({
+  orderId: order.id,
+  customer: order.customer,
+  promised: order.promised,
+  pieces: order.pieces.map(({ id, design }) => ({ id, design, typed: {} })),
+});
+
+const ZERO_ALLOWED = /reveal|allowance|extra|overlap/;
+const keyOf = (path: Path) => path.join('.');
+const readAs = (key: string, text: string, unit: Unit) => parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
+
+/** Typing in one field: the text is kept; the value follows when the text is a length. Both paths always, so that typing merges into one step. */
+function typeOne(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
+  const result = readAs(keyOf(path), text, unit);
+  const target = ['pieces', piece, 'design', ...path];
+  return [...set(draft, target, result.ok ? result.value : at(draft, target)), ...set(draft, ['pieces', piece, 'typed', keyOf(path)], text)];
+}
+
+/** Typing in a field; `12 x 16` in the width fills the height as well. */
+export function typeLength(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
+  const both = keyOf(path) === 'piece.width' ? splitSize(text) : undefined;
+  if (!both) return typeOne(draft, piece, path, text, unit);
+  return [...typeOne(draft, piece, path, both[0], unit), ...typeOne(draft, piece, ['piece', 'height'], both[1], unit)];
+}
+
+/** Leaving a field: a text that is a length gives way to the value it stands for. */
+export function commitLength(draft: Draft, piece: number, path: Path, unit: Unit): Edit {
+  const typed = draft.pieces[piece]?.typed[keyOf(path)];
+  if (typed === undefined || !readAs(keyOf(path), typed, unit).ok) return [];
+  const target = ['pieces', piece, 'design', ...path];
+  return [...set(draft, target, at(draft, target)), ...set(draft, ['pieces', piece, 'typed', keyOf(path)], undefined)];
+}
+
+/** What is wrong in a field; an empty field that nobody filled yet is only missing. */
+export function typedIssue(piece: DraftPiece, path: Path, unit: Unit): Issue | undefined {
+  const text = piece.typed[keyOf(path)];
+  if (text === undefined || text === '') return undefined;
+  const result = readAs(keyOf(path), text, unit);
+  return result.ok ? undefined : result.issues[0];
+}
+
+/** Fields that hold no length: nothing can be saved until they do. */
+export const unread = (piece: DraftPiece, unit: Unit): string[] => Object.entries(piece.typed).flatMap(([key, text]) => (readAs(key, text, unit).ok ? [] : [key]));
+
+export const lengthAt = (piece: DraftPiece, path: Path): Length => at(piece.design, path) as Length;
+export { keyOf };

@@ -1,0 +1,92 @@
+'use client';
+/** Choosing a moulding: search by name, code, finish or width; each with its profile and colour. Arrows and Enter choose. */
+import { area, curveLinear } from 'd3-shape';
+import { memo, useMemo, useState } from 'react';
+import type { ShopView } from '@/contract/views';
+import { fall } from '@/core/drawing/profile';
+import type { Moulding } from '@/core/materials';
+import { moneyFrom } from '@/core/units/money';
+import { mul, mustDecimal } from '@/core/units/rational';
+import { Cash, Len } from '@/ui/figures';
+import { focusNext } from '@/ui/length-field';
+import styles from './desk.module.css';
+
+const SHOWN = 60;
+
+/** The profile as seen at the cut end, at one scale for all, so that wide looks wide. */
+export const ProfileMark = memo(function ProfileMark({ moulding, size = 34 }: { moulding: Moulding; size?: number }) {
+  const face = Math.min(1, moulding.faceWidth / 20_000) * size;
+  const tall = Math.min(1, moulding.height / 20_000) * size;
+  const lip = ((moulding.height - moulding.rabbetDepth) / moulding.height) * tall;
+  const rabbet = (moulding.rabbetWidth / moulding.faceWidth) * face;
+  const steps = Array.from({ length: 17 }, (_, k) => k / 16);
+  const top = (t: number) => size - tall + fall(moulding.profile, t) * lip;
+  const bottom = (t: number) => (face * t > face - rabbet ? size - tall + lip : size);
+  const path = area<number>().x((t) => t * face).y0(bottom).y1(top).curve(curveLinear)(steps); // prettier-ignore
+  return (
+    <svg width={size} height={size} aria-hidden="true">
+      <path d={path ?? ''} fill={moulding.colour} stroke="var(--ink)" strokeWidth="0.7" />
+    </svg>
+  );
+});
+
+const matches = (one: Moulding, words: readonly string[]) => {
+  const text = `${one.code} ${one.name} ${one.finish} ${one.supplier} ${one.profile}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+};
+
+export const MouldingChoice = memo(function MouldingChoice({ shop, chosen, onChoose }: { shop: ShopView; chosen: string; onChoose: (code: string) => void }) {
+  const [text, setText] = useState('');
+  const found = useMemo(() => {
+    const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+    return shop.lists.mouldings.filter((one) => matches(one, words));
+  }, [shop.lists.mouldings, text]);
+  const sold = (one: Moulding) => moneyFrom(mul(mustDecimal(one.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
+  const move = (by: number) => {
+    const at = found.findIndex((one) => one.code === chosen);
+    const next = found[Math.max(0, Math.min(found.length - 1, at + by))];
+    if (next) onChoose(next.code);
+  };
+  return (
+    <div className={styles.mouldings}>
+      <input
+        className={styles.search}
+        type="search"
+        value={text}
+        placeholder={`Search ${shop.lists.mouldings.length} mouldings`}
+        aria-label="Search mouldings"
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') move(1);
+          else if (event.key === 'ArrowUp') move(-1);
+          else if (event.key === 'Enter') {
+            if (found[0] && !found.some((one) => one.code === chosen)) onChoose(found[0].code);
+            focusNext(event.target as HTMLElement);
+          } else return;
+          event.preventDefault();
+        }}
+      />
+      <ul role="listbox" aria-label="Mouldings">
+        {found.slice(0, SHOWN).map((one) => (
+          <li key={one.code} role="option" aria-selected={one.code === chosen}>
+            <button type="button" tabIndex={-1} onClick={() => onChoose(one.code)}>
+              <ProfileMark moulding={one} />
+              <span>
+                {one.name}
+                <span className={styles.says}>
+                  {one.code} · <Len value={one.faceWidth} /> wide
+                </span>
+              </span>
+              <span className={styles.rate}>
+                <Cash value={sold(one)} />
+                <span className="unit">{one.cost?.per}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length > SHOWN && <p className={styles.aside}>{found.length - SHOWN} more; type a word of the name or finish.</p>}
+      {found.length === 0 && <p className={styles.aside}>{shop.lists.mouldings.length === 0 ? 'The price list is empty. Import a supplier’s list in Books.' : 'No moulding has these words.'}</p>}
+    </div>
+  );
+});

@@ -1,0 +1,172 @@
+'use client';
+/** The desk's state: the draft with its history, kept in the browser, worked out at every change. */
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { OrderView, ShopView } from '@/contract/views';
+import { type Edit, type History, type Path, begin, change, redo, set, undo } from '@/core/design/edit';
+import { type Issue, issue } from '@/core/issue';
+import { catalogueOf } from '@/core/materials';
+import { type OrderPrice, priceOrder } from '@/core/pricing/price';
+import { defaultSettings } from '@/core/settings';
+import type { Unit } from '@/core/units/length';
+import { type Shop, type WorkedOut, workOut } from '@/core/work-out';
+import { ask, send } from '@/ui/send';
+import { type Draft, type DraftPiece, commitLength, draftOf, newDraft, newPiece, typeLength, unread } from './draft';
+import { forget, keep, kept } from './keep';
+
+export interface Shown {
+  /** The last design that could be worked out. */
+  readonly worked: WorkedOut | undefined;
+  /** Why the present one cannot, when it cannot. */
+  readonly issues: readonly Issue[];
+}
+
+/** Works pieces out once per design and remembers the last that could be built, by piece. */
+class Workbench {
+  private readonly last = new Map<string, { design: unknown; shown: Shown }>();
+  constructor(private readonly shop: Shop) {}
+
+  of({ id, design }: DraftPiece): Shown {
+    const before = this.last.get(id);
+    if (before?.design === design) return before.shown;
+    const result = workOut(design, this.shop);
+    const shown: Shown = result.ok ? { worked: result.value, issues: [] } : { worked: before?.shown.worked, issues: result.issues };
+    this.last.set(id, { design, shown });
+    return shown;
+  }
+}
+
+interface State {
+  readonly history: History<Draft>;
+  readonly active: number;
+  readonly base: number | null;
+  /** The draft as the server has it. */
+  readonly saved: Draft | null;
+  /** Kept typing that was begun from another revision than the server now has. */
+  readonly stale: boolean;
+}
+
+const same = (a: Draft, b: Draft) => JSON.stringify(a) === JSON.stringify(b);
+
+function start(order: OrderView | null, shop: ShopView): State {
+  const mine = kept(order?.id ?? 'new');
+  if (!order) return mine ? { ...mine, saved: null, stale: false } : { history: begin(newDraft(shop)), active: 0, base: null, saved: null, stale: false };
+  const theirs = draftOf(order);
+  if (!mine) return { history: begin(theirs), active: 0, base: order.revision, saved: theirs, stale: false };
+  if (same(mine.history.now, theirs)) return { ...mine, history: { ...mine.history, now: theirs }, base: order.revision, saved: theirs, stale: false };
+  return { ...mine, saved: theirs, stale: mine.base !== order.revision };
+}
+
+export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
+  const router = useRouter();
+  const [state, setState] = useState(() => start(order, shop));
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+  const [busy, setBusy] = useState(false);
+  const [bench] = useState(() => new Workbench({ settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices }));
+  const { history, base, saved, stale } = state;
+  const draft = history.now;
+  const active = Math.min(state.active, draft.pieces.length - 1);
+  const piece = draft.pieces[active]!;
+  const dirty = draft !== saved;
+
+  useEffect(() => {
+    if (saved !== null && history.now === saved && history.past.length === 0) return;
+    keep(order?.id ?? 'new', { history, active, base });
+  }, [history, active, base, saved, order?.id]);
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      if (dirty && localStorage.getItem(`lopren.desk.${order?.id ?? 'new'}`) === null) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [dirty, order?.id]);
+
+  const edit = useCallback((make: (draft: Draft, active: number) => Edit, join = false) => {
+    setIssues([]);
+    setState((before) => {
+      const next = change(before.history, make(before.history.now, Math.min(before.active, before.history.now.pieces.length - 1)), join);
+      return next === before.history ? before : { ...before, history: next };
+    });
+  }, []);
+
+  const actions = useMemo(
+    () => ({
+      type: (path: Path, text: string) => edit((now, at) => typeLength(now, at, path, text, unit), true),
+      commit: (path: Path) => edit((now, at) => commitLength(now, at, path, unit), true),
+      put: (path: Path, value: unknown, join = false) => edit((now, at) => set(now, ['pieces', at, 'design', ...path], value), join),
+      apply: (way: Edit) => edit((_now, at) => way.map((one) => ({ ...one, path: ['pieces', at, 'design', ...one.path] }))),
+      putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
+      addPiece: () => {
+        edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
+        setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
+      },
+      removePiece: (index: number) => edit((now) => set(now, ['pieces'], now.pieces.filter((_, at) => at !== index))), // prettier-ignore
+      choose: (index: number) => setState((before) => ({ ...before, active: index })),
+      undo: () => setState((before) => ({ ...before, history: undo(before.history) })),
+      redo: () => setState((before) => ({ ...before, history: redo(before.history) })),
+    }),
+    [edit, shop, unit],
+  );
+
+  const shown = draft.pieces.map((one) => bench.of(one));
+  const measured = draft.pieces.every((one) => unread(one, unit).length === 0);
+  const complete = measured && shown.every((one) => one.worked && one.issues.length === 0);
+  const price: OrderPrice | undefined = complete ? priceOrder(shown.map((one) => one.worked!.price!), shop.prices) : undefined; // prettier-ignore
+
+  /** Saves the quote; answers its number and revision, or undefined when it was refused (and says why). */
+  const save = useCallback(async (): Promise<{ number: number; revision: number } | undefined> => {
+    if (!measured) return void setIssues([issue('measure-first')]);
+    if (!draft.customer) return void setIssues([issue('customer-unknown')]);
+    setBusy(true);
+    const payload = { orderId: draft.orderId, revision: base, customerId: draft.customer.id, promised: draft.promised, pieces: draft.pieces.map(({ id, design }) => ({ id, design })) };
+    const answer = await send<{ number: number; revision: number }>('save-quote', payload);
+    setBusy(false);
+    if (!answer.ok) {
+      setIssues(answer.issues);
+      if (answer.issues[0]?.code === 'order-stale') setState((before) => ({ ...before, stale: true }));
+      return undefined;
+    }
+    setIssues([]);
+    setState((before) => ({ ...before, base: answer.value.revision, saved: draft, stale: false }));
+    if (!order) {
+      forget('new');
+      keep(draft.orderId, { history, active, base: answer.value.revision });
+      router.replace(`/desk/${answer.value.number}`);
+    } else router.refresh();
+    return answer.value;
+  }, [active, base, draft, history, measured, order, router]);
+
+  /** After a change elsewhere: keep what is typed here as a change of the newest, or drop it. */
+  const settle = useCallback(
+    async (whose: 'mine' | 'theirs') => {
+      if (!order) return;
+      const newest = await ask<OrderView>(`/api/orders/${order.number}`);
+      if (!newest.ok) return;
+      setIssues([]);
+      const theirs = draftOf(newest.value);
+      if (whose === 'theirs') {
+        forget(order.id);
+        setState({ history: begin(theirs), active: 0, base: newest.value.revision, saved: theirs, stale: false });
+      } else setState((before) => ({ ...before, base: newest.value.revision, saved: theirs, stale: false }));
+      router.refresh();
+    },
+    [order, router],
+  );
+
+  /** Something happened to this order elsewhere. */
+  const changedElsewhere = useCallback(async () => {
+    const newest = order && (await ask<OrderView>(`/api/orders/${order.number}`));
+    if (!newest?.ok) return;
+    if (newest.value.state !== 'quoted') return router.refresh();
+    setState((before) => {
+      if (before.base === newest.value.revision) return before;
+      const theirs = draftOf(newest.value);
+      const untouched = before.history.now === before.saved;
+      if (untouched || same(before.history.now, theirs)) return { ...before, history: begin(theirs), base: newest.value.revision, saved: theirs, stale: false };
+      return { ...before, stale: true };
+    });
+  }, [order, router]);
+
+  return { draft, piece, active, shown, price, dirty, stale, base, issues, setIssues, busy, measured, complete, canUndo: history.past.length > 0, canRedo: history.future.length > 0, ...actions, save, settle, changedElsewhere };
+}
+export type Desk = ReturnType<typeof useDesk>;

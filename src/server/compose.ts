@@ -1,0 +1,45 @@
+/** Puts the house together: database, stand-ins, clock, secret. One for the whole process, kept through hot reloads. */
+import { randomBytes } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { type Db, openDb } from '@/db/client';
+import { migrate, readMigrations } from '@/db/migrate';
+import { simulatedTerminal } from '@/standins/terminal/terminal';
+import { type Clock, systemClock } from './clock';
+import { type House, keptBooks } from './house';
+import { newBus } from './live';
+
+const root = () => /*turbopackIgnore: true*/ process.cwd();
+export const dataFolder = () => path.resolve(/*turbopackIgnore: true*/ root(), process.env.LOPREN_DATA ?? 'data');
+
+/** The key that signs session cookies: made at the first start, kept beside the data, readable by its owner only. */
+function secretIn(folder: string): Buffer {
+  const file = path.join(folder, 'secret');
+  if (!fs.existsSync(file)) fs.writeFileSync(file, randomBytes(32), { mode: 0o600 });
+  return fs.readFileSync(file);
+}
+
+export const houseOver = (db: Db, clock: Clock, secret: Buffer, demo: boolean): House => {
+  const bus = newBus();
+  return { db, clock, bus, terminal: simulatedTerminal(), secret, demo, books: keptBooks(db, bus) };
+};
+
+async function build(): Promise<House> {
+  const folder = dataFolder();
+  const demo = process.env.LOPREN_DEMO === '1';
+  const db = await openDb({ folder, prepared: path.join(root(), '.build', 'empty-database.tar') });
+  await migrate(db, readMigrations(path.join(root(), 'src', 'db', 'migrations')));
+  const house = houseOver(db, systemClock, secretIn(folder), demo);
+  if (demo) await (await import('@demo/seed')).seedDemo(house);
+  return house;
+}
+
+const KEY = Symbol.for('lopren.house');
+type Holder = { [KEY]?: Promise<House> };
+
+/** The house of this process. Throws FolderInUse when another process has the data folder. */
+export function house(): Promise<House> {
+  const holder = globalThis as Holder;
+  holder[KEY] ??= build();
+  return holder[KEY];
+}

@@ -1,0 +1,57 @@
+'use client';
+/** Figures as a framer writes them: whole number, then a real fraction, the unit small and grey. */
+import { Fragment, memo } from 'react';
+import { FINEST, showLength } from '@/core/units/format-length';
+import type { Length, Size, Unit } from '@/core/units/length';
+import { type Money, formatMoney } from '@/core/units/money';
+import { useUnit } from './units';
+
+interface LenProps {
+  readonly value: Length;
+  readonly unit?: Unit;
+  /** Shown to the finest step instead of the usual one. */
+  readonly fine?: boolean;
+  readonly bare?: boolean;
+  readonly step?: Length;
+}
+
+/** A length in the unit in force; a small mark when the exact length is a little more or less. */
+export const Len = memo(function Len({ value, unit: fixed, fine, bare, step }: LenProps) {
+  const { unit: inForce } = useUnit();
+  const unit = fixed ?? inForce;
+  const shown = showLength(value, unit, step ?? (fine ? FINEST[unit] : undefined));
+  return (
+    <span>
+      {shown.negative ? '−' : ''}
+      {shown.whole}
+      {shown.fraction ? <span className="frac">{`${shown.fraction.top}/${shown.fraction.bottom}`}</span> : null}
+      {shown.exactIs === 'exact' ? null : (
+        <span className="mark" title={`the exact length is a little ${shown.exactIs}`}>
+          {shown.exactIs === 'more' ? '+' : '−'}
+        </span>
+      )}
+      {bare ? null : <span className="unit">{unit}</span>}
+    </span>
+  );
+});
+
+export function SizeText({ of, ...props }: { of: Size } & Omit<LenProps, 'value'>) {
+  return (
+    <span>
+      <Len {...props} value={of.w} bare /> × <Len {...props} value={of.h} bare />
+    </span>
+  );
+}
+
+export const Cash = ({ value }: { value: Money | number }) => <span>{formatMoney(value as Money)}</span>;
+
+/** Plain text with its fractions set as fractions: `package 16 3/4 in + allowance 1/8 in`. */
+export function FractionText({ text }: { text: string }) {
+  return (
+    <>
+      {text.split(/(\s?\d+\/\d+)/).map((part, index) => (
+        <Fragment key={index}>{/^\s?\d+\/\d+$/.test(part) ? <span className="frac">{part.trim()}</span> : part}</Fragment>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+'use client';
+/** Draws a scene on the screen. One scale for everything; lines and letters keep their size whatever the piece's. */
+import { scaleLinear } from 'd3-scale';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { showLength } from '@/core/units/format-length';
+import type { Length, Unit } from '@/core/units/length';
+import type { Point, Scene, Shape } from '@/core/drawing/scene';
+import { useUnit } from './units';
+
+const TONES = { ink: 'var(--ink)', soft: 'var(--soft)', caution: 'var(--caution)', next: 'var(--next)' } as const;
+
+interface Paint {
+  readonly at: (point: Point) => string;
+  readonly unit: Unit;
+  readonly scale: number;
+  readonly letters: number;
+  readonly ground: string | undefined;
+}
+
+/** The fraction is set as one, the whole number stays outside it. */
+function LengthLabel({ x, y, value, anchor, tone, paint }: { x: number; y: number; value: Length; anchor: 'start' | 'middle' | 'end'; tone: string; paint: Paint }) {
+  const shown = showLength(value, paint.unit);
+  const width = (shown.whole.length * 0.56 + (shown.fraction ? 1 : 0) + 0.7) * paint.letters;
+  return (
+    <g>
+      {paint.ground && <rect x={x - width / 2} y={y - paint.letters * 0.75} width={width} height={paint.letters * 1.5} fill={paint.ground} />}
+      <text x={x} y={y} dy="0.34em" fontSize={paint.letters} fontWeight={700} textAnchor={anchor} fill={tone}>
+        {shown.whole}
+        {shown.fraction && <tspan className="frac" dx={1}>{`${shown.fraction.top}/${shown.fraction.bottom}`}</tspan>}
+        {shown.exactIs === 'more' ? ' +' : shown.exactIs === 'less' ? ' −' : ''}
+      </text>
+    </g>
+  );
+}
+
+function draw(shape: Shape, key: number, paint: Paint) {
+  switch (shape.kind) {
+    case 'area':
+      return <polygon key={key} points={shape.points.map(paint.at).join(' ')} fill={shape.fill} stroke={shape.line ?? 'none'} strokeWidth={shape.line ? 0.8 : 0} strokeDasharray={shape.dashed ? '4 3' : undefined} />;
+    case 'line':
+      return <polyline key={key} points={shape.points.map(paint.at).join(' ')} fill="none" stroke={shape.line} strokeWidth={Math.max(0.7, (shape.width ?? 0.5) * 1.8)} strokeDasharray={shape.dashed ? '4 3' : undefined} />;
+    case 'dot': {
+      const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      return <circle key={key} cx={x} cy={y} r={Math.max(2, shape.radius * paint.scale)} fill={shape.fill} />;
+    }
+    case 'text': {
+      const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      return (
+        <text key={key} x={x} y={y} dy="0.34em" fontSize={paint.letters} textAnchor={shape.anchor} fill={TONES[shape.tone ?? 'ink']}>
+          {shape.text}
+        </text>
+      );
+    }
+    case 'length': {
+      const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      return <LengthLabel key={key} x={x} y={y} value={shape.value} anchor={shape.anchor} tone={TONES[shape.tone ?? 'ink']} paint={paint} />;
+    }
+  }
+}
+
+interface Props {
+  readonly scene: Scene;
+  /** Pixels to draw in; the scene keeps its shape. */
+  readonly width: number;
+  readonly height: number;
+  readonly label: string;
+  readonly letters?: number;
+  /** The colour behind the drawing, under the figures of dimension lines. */
+  readonly ground?: string;
+}
+
+export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, letters = 16, ground }: Props) {
+  const { unit } = useUnit();
+  const scale = Math.min(width / scene.width, height / scene.height);
+  const shapes = useMemo(() => {
+    const x = scaleLinear([0, scene.width], [0, scene.width * scale]);
+    const at = ([px, py]: Point) => `${x(px).toFixed(2)},${x(py).toFixed(2)}`;
+    const paint: Paint = { at, unit, scale, letters, ground };
+    return scene.shapes.map((shape, index) => draw(shape, index, paint));
+  }, [scene, scale, unit, letters, ground]);
+  return (
+    <svg width={scene.width * scale} height={scene.height * scale} role="img" aria-label={label} overflow="visible">
+      {shapes}
+    </svg>
+  );
+});
+
+/** The size of a box on the screen, followed as it changes. */
+export function useBox<T extends HTMLElement>() {
+  const ref = useRef<T>(null);
+  const [box, setBox] = useState({ width: 0, height: 0 });
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return undefined;
+    const measure = () => setBox({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, box] as const;
+}

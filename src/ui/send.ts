@@ -1,0 +1,19 @@
+/** Sends a command to the one door. The id is made once per intent, so that sending again does nothing twice. */
+import type { Issue } from '@/core/issue';
+
+export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly Issue[]; readonly lost?: boolean };
+
+const LOST: Answer<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
+
+/** Reads an answer of the server: its value, or its issues. A lost connection is an issue as well. */
+export async function ask<T>(url: string, init?: RequestInit): Promise<Answer<T>> {
+  const response = await fetch(url, init).catch(() => undefined);
+  if (!response) return LOST;
+  const body = (await response.json().catch(() => undefined)) as (T & { issues?: Issue[] }) | undefined;
+  if (response.ok && body !== undefined) return { ok: true, value: body };
+  return { ok: false, issues: body?.issues ?? [{ code: 'fault', figures: {} }] };
+}
+
+export const post = <T>(url: string, body: unknown) => ask<T>(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+
+export const send = <T = Record<string, never>>(name: string, payload: unknown, id: string = crypto.randomUUID()) => post<T>('/api/v1/commands', { id, name, payload });
