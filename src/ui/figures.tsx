@@ -49,9 +49,10 @@ export const Cash = ({ value }: { value: Money | number }) => <span>{formatMoney
 export function FractionText({ text }: { text: string }) {
   return (
     <>
-      {text.split(/(\s?\d+\/\d+)/).map((part, index) => (
-        <Fragment key={index}>{/^\s?\d+\/\d+$/.test(part) ? <span className="frac">{part.trim()}</span> : part}</Fragment>
-      ))}
+      {text.split(/((?<=\d) (?=\d+\/\d)|\d+\/\d+)/).map((part, index) => {
+        if (part === ' ' && index % 2 === 1) return null;
+        return <Fragment key={index}>{/^\d+\/\d+$/.test(part) ? <span className="frac">{part}</span> : part}</Fragment>;
+      })}
     </>
   );
 }

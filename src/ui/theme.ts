@@ -42,7 +42,7 @@ function dressed(c: Colours): Theme {
         styleOverrides: {
           root: { minHeight: 44, padding: '6px 18px', '&.Mui-focusVisible': { outline: `2px solid ${c.next}`, outlineOffset: 2 } },
           outlined: { borderColor: c.ink, color: c.ink, '&:hover': { borderColor: c.ink, background: c.line } },
-          text: { color: c.ink, textDecoration: 'underline', textUnderlineOffset: 3, padding: '6px 4px', minWidth: 0 },
+          text: { color: c.ink, textDecoration: 'underline', textUnderlineOffset: 3, padding: '2px 0', minWidth: 0, minHeight: 0, justifyContent: 'flex-start', justifySelf: 'start', fontSize: 15, fontWeight: 500 },
         },
       },
       MuiInputBase: {

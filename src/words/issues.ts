@@ -10,6 +10,8 @@ interface Say {
   readonly f: Figures;
   /** A figure that is a length, with its unit. */
   readonly len: (key: string) => string;
+  /** A depth: always in millimetres, as materials are sold. */
+  readonly deep: (key: string) => string;
   readonly cash: (key: string) => string;
   readonly unit: Unit;
 }
@@ -51,9 +53,9 @@ const CAUTIONS: Record<string, Sentence> = {
   'opening-overlap-small': ({ len }) => `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
   'trim-original': ({ len }) => `The package ${len('packageW')} × ${len('packageH')} is smaller than the piece ${len('pieceW')} × ${len('pieceH')}, and an original is never trimmed.`,
   'border-thin': ({ len }) => `Only ${len('seen')} of border is seen; on a piece this large ${len('least')} or more looks meant.`,
-  'depth-proud': ({ len }) => `The stack is ${len('total')} deep and stands ${len('proud')} proud of the rabbet.`,
-  'depth-tight': ({ len }) => `Fits with ${len('room')} to spare; points want ${len('wanted')}.`,
-  'depth-loose': ({ len }) => `${len('room')} of the rabbet stays empty: fill up to ${len('filler')} behind, so that nothing rattles.`,
+  'depth-proud': ({ deep }) => `The stack is ${deep('total')} deep and stands ${deep('proud')} proud of the rabbet.`,
+  'depth-tight': ({ deep }) => `Fits with ${deep('room')} to spare; points want ${deep('wanted')}.`,
+  'depth-loose': ({ deep }) => `${deep('room')} of the rabbet stays empty: fill up to ${deep('filler')} behind, so that nothing rattles.`,
   'board-too-small': ({ f, len }) => `${f.name} comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
   'glass-too-small': ({ len }) => `This glazing comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
   'glass-too-big': ({ len }) => `Glass of ${len('w')} × ${len('h')} is dangerous to handle: acrylic or thicker glass, two people, gloves.`,
@@ -164,9 +166,10 @@ const SENTENCES: Record<string, Sentence> = { ...LENGTHS, ...DESIGN, ...CAUTIONS
 /** Lengths in sentences are shown to a sixteenth or a tenth of a millimetre. */
 function speak(table: Record<string, Sentence>, code: string, f: Figures, unit: Unit): string {
   const len = (key: string) => `${formatLength(Number(f[key] ?? 0) as Length, unit, unit === 'mm' ? (32 as Length) : undefined)} ${unit}`;
+  const deep = (key: string) => `${formatLength(Number(f[key] ?? 0) as Length, 'mm', 32 as Length)} mm`;
   const cash = (key: string) => formatMoney(Number(f[key] ?? 0) as Money);
   const sentence = Object.hasOwn(table, code) ? table[code] : undefined;
-  return sentence ? sentence({ f, len, cash, unit }) : code;
+  return sentence ? sentence({ f, len, deep, cash, unit }) : code;
 }
 
 export const sayIssue = (one: Issue, unit: Unit): string => speak(SENTENCES, one.code, one.figures, unit);

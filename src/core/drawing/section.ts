@@ -26,7 +26,7 @@ function names(worked: WorkedOut, tops: number[], right: number, step: number): 
   const first = Math.max(step * 0.6, middle[0]! - step * (stack.layers.length / 2 - 0.5));
   return stack.layers.flatMap((layer, index): Shape[] => {
     const y = first + index * step;
-    const text = layer.part === 'piece' ? 'piece' : layer.name;
+    const text = layer.part === 'piece' ? 'Piece' : (layer.name.split(',')[0] ?? '').replace(/ \d+ mm$/, '');
     return [
       { kind: 'line', points: [[right, middle[index]!], [right + step * 0.9, y]], line: INK, width: 0.18 },
       { kind: 'text', at: [right + step * 1.1, y], text, anchor: 'start' },
@@ -51,15 +51,13 @@ export function sectionScene(worked: WorkedOut): Scene {
     return shape;
   });
   const room = toMm(stack.room);
-  const tone = stack.verdict === 'fits' ? 'soft' : 'caution';
   const left: Shape[] = room > 0 ? [{ kind: 'area', points: rectangle(x, y, right - x, room), fill: '#f7ebd300', line: CAUTION, dashed: true }] : [];
   const bottom = Math.max(height, y);
   const step = Math.max(4, bottom / 5.2);
-  const said: Shape = { kind: 'text', at: [x, bottom + step * 0.8], text: 'room', anchor: 'start', tone };
   return {
-    width: right + step * 7,
-    height: Math.max(bottom + step * 1.5, step * (stack.layers.length + 1.2)),
-    shapes: [wood(worked), ...layers, ...left, ...names(worked, tops, right, step), said],
+    width: right + Math.max(26, bottom),
+    height: Math.max(bottom, step * (stack.layers.length + 0.6)) + 1,
+    shapes: [wood(worked), ...layers, ...left, ...names(worked, tops, right, step)],
     about: 'section',
   };
 }

@@ -9,7 +9,7 @@ import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
-import { Tape } from './tape';
+import { Tape, Totals } from './tape';
 
 export function AgreedOrder({ order }: { order: OrderView }) {
   const router = useRouter();
@@ -71,7 +71,8 @@ export function AgreedOrder({ order }: { order: OrderView }) {
         {piece.agreed && <Drawings worked={piece.agreed} />}
       </section>
       <section className={styles.right} aria-label="Sizes and price">
-        <div className={styles.scroll}>{piece.agreed && <Tape worked={piece.agreed} order={order.agreed ?? undefined} pieces={order.pieces.length} />}</div>
+        <div className={styles.scroll}>{piece.agreed && <Tape worked={piece.agreed} />}</div>
+        <Totals piece={piece.agreed?.price} order={order.agreed ?? undefined} pieces={order.pieces.length} />
         <div className={styles.foot}>
           {job && (
             <Button variant="outlined" href={`/papers/ticket/${job.ticket}`} target="_blank">

@@ -13,7 +13,7 @@ import { Choices, SECTIONS } from './choices';
 import { CustomerDialog } from './customer';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
-import { Tape } from './tape';
+import { Tape, Totals } from './tape';
 import { type Desk, useDesk } from './use-desk';
 
 function useDeskKeys(desk: Desk, open: (index: number) => void) {
@@ -158,8 +158,9 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
           {desk.stale && <Stale desk={desk} />}
           {!desk.stale && <Trouble issues={desk.issues} />}
           <Trouble issues={elsewhere} />
-          {current.worked && <Tape worked={current.worked} order={desk.price} pieces={shown.length} onApply={desk.apply} />}
+          {current.worked && <Tape worked={current.worked} onApply={desk.apply} />}
         </div>
+        <Totals piece={current.worked?.price} order={desk.price} pieces={shown.length} />
         <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
       </section>
       {dialog === 'customer' && (

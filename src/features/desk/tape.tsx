@@ -72,8 +72,6 @@ const lineOf = ({ path, code }: Caution): string => {
 
 interface TapeProps {
   readonly worked: WorkedOut;
-  readonly order?: OrderPrice | undefined;
-  readonly pieces: number;
   readonly onApply?: ((edit: Edit) => void) | undefined;
 }
 
@@ -116,7 +114,7 @@ function Parts({ worked }: { worked: WorkedOut }) {
   );
 }
 
-export const Tape = memo(function Tape({ worked, order, pieces, onApply }: TapeProps) {
+export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
   const under = (line: string) => cautions.filter((one) => lineOf(one) === line).map((one) => <li key={one.code}><CautionNote caution={one} onApply={onApply} /></li>); // prettier-ignore
@@ -155,45 +153,41 @@ export const Tape = memo(function Tape({ worked, order, pieces, onApply }: TapeP
               </li>
             )}
           </ul>
-          <dl className={styles.total}>
-            <div>
-              <dt>This piece</dt>
-              <dd>
-                <Cash value={price.price} />
-              </dd>
-            </div>
-            {order?.tax.map((tax) => (
-              <div key={tax.percent}>
-                <dt>
-                  Tax {tax.percent} %{pieces > 1 ? `, ${pieces} pieces` : ''}
-                  {order.taxMode === 'inclusive' ? ' contained' : ''}
-                </dt>
-                <dd>
-                  <Cash value={tax.amount} />
-                </dd>
-              </div>
-            ))}
-            {order && (
-              <>
-                <div>
-                  <dt>Order with tax</dt>
-                  <dd>
-                    <b>
-                      <Cash value={order.total} />
-                    </b>
-                  </dd>
-                </div>
-                <div>
-                  <dt>Deposit</dt>
-                  <dd>
-                    <Cash value={order.deposit} />
-                  </dd>
-                </div>
-              </>
-            )}
-          </dl>
         </>
       )}
     </div>
   );
 });
+
+/** What it comes to, always in sight: the piece, the tax, the order, the deposit. */
+export function Totals({ piece, order, pieces }: { piece: WorkedOut['price']; order: OrderPrice | undefined; pieces: number }) {
+  return (
+    <dl className={styles.total}>
+      <div>
+        <dt>This piece</dt>
+        <dd>{piece ? <Cash value={piece.price} /> : '—'}</dd>
+      </div>
+      {order?.tax.map((tax) => (
+        <div key={tax.percent}>
+          <dt>
+            Tax {tax.percent} %{pieces > 1 ? `, ${pieces} pieces` : ''}
+            {order.taxMode === 'inclusive' ? ' contained' : ''}
+          </dt>
+          <dd>
+            <Cash value={tax.amount} />
+          </dd>
+        </div>
+      ))}
+      <div>
+        <dt>Order with tax</dt>
+        <dd>
+          <b>{order ? <Cash value={order.total} /> : '—'}</b>
+        </dd>
+      </div>
+      <div>
+        <dt>Deposit</dt>
+        <dd>{order ? <Cash value={order.deposit} /> : '—'}</dd>
+      </div>
+    </dl>
+  );
+}

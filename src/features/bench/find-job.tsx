@@ -1,0 +1,58 @@
+'use client';
+/** The bench without a job: scan or type a ticket. */
+import { useRouter } from 'next/navigation';
+import { type FormEvent, useState } from 'react';
+import type { BoardJob } from '@/contract/views';
+import { stepName } from '@/words/bench';
+import styles from './bench.module.css';
+
+/** What a scanner or a person typed, as a ticket: `2417-1`; a bare order number means its first piece. */
+export function ticketIn(text: string): string | undefined {
+  const match = /^\s*(\d{1,9})(?:\s*[-–/ ]\s*(\d{1,3}))?\s*$/.exec(text);
+  return match ? `${match[1]}-${match[2] ?? '1'}` : undefined;
+}
+
+export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; unknown?: string }) {
+  const router = useRouter();
+  const [text, setText] = useState('');
+  const [wrong, setWrong] = useState(unknown ? `No job has the ticket ${unknown}.` : '');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const ticket = ticketIn(text);
+    if (ticket) router.push(`/bench/${ticket}`);
+    else setWrong(`“${text}” was read. A ticket looks like 2417-1.`);
+  };
+  return (
+    <main className={styles.find} data-scheme="night">
+      <form onSubmit={submit}>
+        <label htmlFor="ticket">Scan a ticket, or type its number</label>
+        <input
+          id="ticket"
+          value={text}
+          autoFocus
+          autoComplete="off"
+          inputMode="numeric"
+          aria-describedby="ticket-wrong"
+          onChange={(event) => {
+            setText(event.target.value);
+            setWrong('');
+          }}
+        />
+        <p id="ticket-wrong" role="alert" className={styles.wrong}>
+          {wrong}
+        </p>
+      </form>
+      <ul>
+        {waiting.slice(0, 7).map((job) => (
+          <li key={job.ticket}>
+            <button type="button" onClick={() => router.push(`/bench/${job.ticket}`)}>
+              <b>{job.ticket}</b>
+              <span>{job.title}</span>
+              <span className="soft">{job.next && stepName(job.next)}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}

@@ -1,0 +1,132 @@
+'use client';
+/** Today: every open job by where it stands, what is stuck and on whom, and how much work waits at each station. */
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import type { BoardJob, BoardView } from '@/contract/views';
+import { useLive } from '@/ui/live';
+import { holderName, stateName, stationName, stepName } from '@/words/bench';
+import { dayName } from '@/words/materials';
+import styles from './board.module.css';
+
+const GROUPS = ['in-work', 'ready-to-start', 'waiting-for-material', 'ready'] as const;
+const EMPTY: Record<string, string> = {
+  'in-work': 'Nothing is being worked on.',
+  'ready-to-start': 'Nothing waits for the saw.',
+  'waiting-for-material': 'Everything that was ordered is here.',
+  ready: 'Nothing waits to be collected.',
+};
+const DAY = 86_400_000;
+const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Date.parse(today)) / DAY);
+
+function Promise_({ day, today }: { day: string; today: string }) {
+  const left = daysTo(day, today);
+  if (left < 0) return <span className={styles.late}>{dayName(day)}, {-left} {left === -1 ? 'day' : 'days'} late</span>; // prettier-ignore
+  if (left === 0) return <span className={styles.today}>today</span>;
+  return <span>{dayName(day)}</span>;
+}
+
+/** The way of the job in mitred pieces. */
+function Way({ steps }: { steps: readonly BoardJob['steps'][number][] }) {
+  const done = steps.filter((step) => step === 'done').length;
+  return (
+    <span className={styles.way} role="img" aria-label={`${done} of ${steps.length} steps done`}>
+      {steps.map((step, index) => (
+        <i key={index} data-state={step} />
+      ))}
+    </span>
+  );
+}
+
+function Row({ job, today }: { job: BoardJob; today: string }) {
+  return (
+    <li className={styles.row}>
+      <Link href={`/bench/${job.ticket}`}>
+        <b className={styles.ticket}>{job.ticket}</b>
+        <span className={styles.title}>
+          {job.title || 'Untitled'} <span className="soft">{job.customer}</span>
+        </span>
+        <span className={styles.next}>
+          {job.hold ? (
+            <span className={styles.hold}>
+              On {holderName(job.hold.who)}: {job.hold.reason}
+            </span>
+          ) : (
+            job.next && stepName(job.next)
+          )}
+          {job.failures > 0 && <span className={styles.failed}>sent back {job.failures === 1 ? 'once' : `${job.failures} times`}</span>}
+        </span>
+        <Way steps={job.steps} />
+        <span className={styles.minutes}>{job.minutesLeft > 0 ? `${job.minutesLeft} min` : ''}</span>
+        <span className={styles.promise}>
+          <Promise_ day={job.promised} today={today} />
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+export function Board({ board }: { board: BoardView }) {
+  const router = useRouter();
+  useLive((touched) => touched.includes('board') || touched.some((one) => one.startsWith('job:')), () => router.refresh()); // prettier-ignore
+  const held = board.jobs.filter((job) => job.hold);
+  const free = board.jobs.filter((job) => !job.hold);
+  const stations = new Map<string, { jobs: number; soon: number }>();
+  for (const job of free) {
+    if (!job.station || job.state === 'ready') continue;
+    const at = stations.get(job.station) ?? { jobs: 0, soon: 0 };
+    stations.set(job.station, { jobs: at.jobs + 1, soon: at.soon + (daysTo(job.promised, board.today) <= 2 ? 1 : 0) });
+  }
+  const late = free.filter((job) => job.state !== 'ready' && daysTo(job.promised, board.today) < 0).length;
+  return (
+    <main className={styles.board}>
+      <aside className={styles.side}>
+        <h1>{dayName(board.today)}</h1>
+        <p className={styles.sum}>
+          {board.jobs.length} jobs open{late > 0 && <span className={styles.late}>, {late} late</span>}
+        </p>
+        <h2>Waiting at each station</h2>
+        <ul>
+          {[...stations].map(([station, { jobs, soon }]) => (
+            <li key={station}>
+              <span>{stationName(station)}</span>
+              <span>
+                {soon > 0 && <span className={styles.today}>{soon} by the day after tomorrow</span>} <b>{jobs}</b>
+              </span>
+            </li>
+          ))}
+          {stations.size === 0 && <li className="soft">No work waits anywhere.</li>}
+        </ul>
+      </aside>
+      <div className={styles.lists}>
+        {held.length > 0 && (
+          <section>
+            <h2>
+              On hold <span className="soft">{held.length}</span>
+            </h2>
+            <ul>
+              {held.map((job) => (
+                <Row key={job.ticket} job={job} today={board.today} />
+              ))}
+            </ul>
+          </section>
+        )}
+        {GROUPS.map((state) => {
+          const jobs = free.filter((job) => job.state === state);
+          return (
+            <section key={state}>
+              <h2>
+                {stateName(state)} <span className="soft">{jobs.length || ''}</span>
+              </h2>
+              <ul>
+                {jobs.map((job) => (
+                  <Row key={job.ticket} job={job} today={board.today} />
+                ))}
+                {jobs.length === 0 && <li className={styles.empty}>{EMPTY[state]}</li>}
+              </ul>
+            </section>
+          );
+        })}
+      </div>
+    </main>
+  );
+}
