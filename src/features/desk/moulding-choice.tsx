@@ -1,34 +1,16 @@
 'use client';
 /** Choosing a moulding: search by name, code, finish or width; each with its profile and colour. Arrows and Enter choose. */
-import { area, curveLinear } from 'd3-shape';
 import { memo, useMemo, useState } from 'react';
 import type { ShopView } from '@/contract/views';
-import { fall } from '@/core/drawing/profile';
 import type { Moulding } from '@/core/materials';
 import { moneyFrom } from '@/core/units/money';
 import { mul, mustDecimal } from '@/core/units/rational';
 import { Cash, Len } from '@/ui/figures';
+import { ProfileMark } from '@/ui/profile-mark';
 import { focusNext } from '@/ui/length-field';
 import styles from './desk.module.css';
 
 const SHOWN = 60;
-
-/** The profile as seen at the cut end, at one scale for all, so that wide looks wide. */
-export const ProfileMark = memo(function ProfileMark({ moulding, size = 34 }: { moulding: Moulding; size?: number }) {
-  const face = Math.min(1, moulding.faceWidth / 20_000) * size;
-  const tall = Math.min(1, moulding.height / 20_000) * size;
-  const lip = ((moulding.height - moulding.rabbetDepth) / moulding.height) * tall;
-  const rabbet = (moulding.rabbetWidth / moulding.faceWidth) * face;
-  const steps = Array.from({ length: 17 }, (_, k) => k / 16);
-  const top = (t: number) => size - tall + fall(moulding.profile, t) * lip;
-  const bottom = (t: number) => (face * t > face - rabbet ? size - tall + lip : size);
-  const path = area<number>().x((t) => t * face).y0(bottom).y1(top).curve(curveLinear)(steps); // prettier-ignore
-  return (
-    <svg width={size} height={size} aria-hidden="true">
-      <path d={path ?? ''} fill={moulding.colour} stroke="var(--ink)" strokeWidth="0.7" />
-    </svg>
-  );
-});
 
 const matches = (one: Moulding, words: readonly string[]) => {
   const text = `${one.code} ${one.name} ${one.finish} ${one.supplier} ${one.profile}`.toLowerCase();
