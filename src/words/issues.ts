@@ -94,6 +94,7 @@ const SHOP: Record<string, Sentence> = {
   'shop-exists': () => 'The shop is set up already. Sign in.',
   'shop-unknown': () => 'The shop is not set up yet.',
   'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
+  'quote-impossible': () => 'A piece of this quote can no longer be made as it was chosen. Open it at the desk and choose again.',
   'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
   'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
   'customer-unknown': () => 'Choose or add the customer first.',

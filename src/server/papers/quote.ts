@@ -1,0 +1,104 @@
+/** The quote, and after the yes the order on paper: each piece drawn, its lines, the total, the deposit, until when. */
+import type { OrderView, ShopView } from '@/contract/views';
+import { frontScene } from '@/core/drawing/front';
+import { catalogueOf } from '@/core/materials';
+import { type OrderPrice, priceOrder } from '@/core/pricing/price';
+import { defaultSettings } from '@/core/settings';
+import type { Unit } from '@/core/units/length';
+import { formatMoney } from '@/core/units/money';
+import { type WorkedOut, workOut } from '@/core/work-out';
+import { LINE_NAMES, dayName } from '@/words/materials';
+import { SOFT, Sheet } from './sheet';
+
+const LEFT = 18;
+
+function head(sheet: Sheet, order: OrderView, shop: string): void {
+  const right = sheet.width - LEFT;
+  sheet.text(shop, LEFT, 24, { size: 15, weight: 'heavy' });
+  sheet.text(order.state === 'quoted' ? 'Quote' : 'Order', right, 24, { size: 15, weight: 'bold', align: 'right' });
+  sheet.text(String(order.number), right, 33, { size: 24, weight: 'heavy', align: 'right' });
+  sheet.text(order.customer.name, LEFT, 34, { size: 12 });
+  sheet.text(order.customer.phone, LEFT, 39.5, { size: 11, colour: SOFT });
+  sheet.text(order.state === 'quoted' ? `These prices hold until ${dayName(order.quoteUntil)}` : `Promised for ${dayName(order.promised)}`, right, 39.5, { size: 11, colour: SOFT, align: 'right' });
+  sheet.rule(44, { from: LEFT, to: right, colour: '#20272b', width: 1 });
+}
+
+const TALL = 68;
+
+function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): void {
+  const right = sheet.width - LEFT;
+  const { resolved, sizes, price } = worked;
+  sheet.scene(frontScene(worked), LEFT - 3, top, 54, 60, 8);
+  const x = LEFT + 58;
+  sheet.text(resolved.design.piece.title || `Piece ${index + 1}`, x, top + 5, { size: 13.5, weight: 'bold' });
+  sheet.text(`${resolved.moulding.name}; ${sheet.length(sizes.outside.w, { bare: true, fine: false })} × ${sheet.length(sizes.outside.h, { fine: false })} outside`, x, top + 10.5, { size: 10 });
+  sheet.text(`${resolved.mats.map((mat) => mat.name).join(' over ')}; ${resolved.glazing.name.toLowerCase()}`, x, top + 15, { size: 10, colour: SOFT });
+  let y = top + 22;
+  const row = (name: string, amount: string, weight: 'text' | 'bold' = 'text') => {
+    sheet.text(name, x, y, { size: 10.5, weight });
+    sheet.text(amount, right, y, { size: 10.5, weight, align: 'right' });
+    y += 5;
+  };
+  for (const line of price?.lines ?? []) row(LINE_NAMES[line.key] ?? line.key, formatMoney(line.amount));
+  if (price && price.rounding !== 0) row('Rounding', formatMoney(price.rounding));
+  sheet.rule(y - 3.4, { from: x, to: right });
+  y += 1;
+  row('This piece', price ? formatMoney(price.price) : '', 'bold');
+  if (resolved.design.insists) sheet.paragraph(`You asked: ${resolved.design.insists}`, x, y + 1, right - x, { size: 10 });
+}
+
+function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number): void {
+  const right = sheet.width - LEFT;
+  const x = LEFT + 58;
+  let y = top + 4;
+  const row = (name: string, amount: string, heavy = false) => {
+    sheet.text(name, x, y, { size: heavy ? 14 : 11, weight: heavy ? 'heavy' : 'text' });
+    sheet.text(amount, right, y, { size: heavy ? 18 : 11, weight: heavy ? 'heavy' : 'text', align: 'right' });
+    y += heavy ? 8.5 : 6;
+  };
+  sheet.rule(top - 3, { from: x, to: right, colour: '#20272b', width: 1 });
+  if (order.pieces.length > 1) row('All pieces', formatMoney(price.pieces));
+  for (const tax of price.tax) row(`Tax ${tax.percent} %${price.taxMode === 'inclusive' ? ', contained' : ''}`, formatMoney(tax.amount));
+  y += 2;
+  row('Total', formatMoney(price.total), true);
+  if (order.state === 'quoted') row('Deposit when you say yes', formatMoney(price.deposit));
+  else {
+    row('Paid', formatMoney(order.paid as never));
+    row('Balance', formatMoney((price.total - order.paid) as never));
+  }
+}
+
+/** The result of each piece: as agreed, or as the books are now. */
+function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
+  const books = { settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices };
+  return order.pieces.flatMap((one) => {
+    if (one.agreed) return [one.agreed];
+    const result = workOut(one.design, books);
+    return result.ok ? [result.value] : [];
+  });
+}
+
+/** Undefined when a piece of the quote can no longer be made as it was chosen. */
+export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): Promise<Uint8Array | undefined> {
+  const results = resultsOf(order, shop);
+  if (results.length !== order.pieces.length) return undefined;
+  const price = order.agreed ?? priceOrder(results.map((one) => one.price!), shop.prices); // prettier-ignore
+  const sheet = await Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
+  head(sheet, order, shop.name);
+  let y = 50;
+  for (const [index, worked] of results.entries()) {
+    if (y + TALL > sheet.height - 20) {
+      sheet.newPage();
+      y = 20;
+    }
+    piece(sheet, worked, index, y);
+    y += TALL;
+  }
+  if (y + 40 > sheet.height - 16) {
+    sheet.newPage();
+    y = 26;
+  }
+  totals(sheet, order, price, y + 4);
+  sheet.text('Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.', LEFT, sheet.height - 12, { size: 9, colour: SOFT });
+  return sheet.done();
+}
