@@ -117,12 +117,12 @@ const move = (shape: Shape, dx: number, dy: number): Shape =>
     ? { ...shape, points: shape.points.map(([x, y]): Point => [x + dx, y + dy]) }
     : { ...shape, at: [shape.at[0] + dx, shape.at[1] + dy] };
 
-/** The framed piece with its outside dimensions. */
-export function frontScene(worked: WorkedOut): Scene {
+/** The framed piece, with its outside dimensions or bare (for a small picture). */
+export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   const { sizes, resolved } = worked;
   const [w, h] = [toMm(sizes.outside.w), toMm(sizes.outside.h)];
   const face = toMm(resolved.moulding.faceWidth);
-  const margin = Math.max(w, h) * 0.115;
+  const margin = withDimensions ? Math.max(w, h) * 0.115 : face * 0.4;
   const open = { w: toMm(sizes.opening.w), h: toMm(sizes.opening.h) };
   const x = w / 2 - toMm(sizes.package.w) / 2 + toMm(sizes.border.left);
   const y = h / 2 - toMm(sizes.package.h) / 2 + toMm(sizes.border.top);
@@ -135,7 +135,7 @@ export function frontScene(worked: WorkedOut): Scene {
     const spread = face * share;
     return { kind: 'area', points: rectangle(spread * 0.35, spread * 0.6, w + spread * 0.25, h + spread * 0.35), fill: '#20272b14' };
   });
-  const shapes = [...wall, ...mats(worked), ...artwork(resolved.design.piece.kind, x, y, open.w, open.h), ...lip, ...frame(sizes.outside, worked), ...dimensions(sizes.outside, margin * 0.42)];
+  const shapes = [...wall, ...mats(worked), ...artwork(resolved.design.piece.kind, x, y, open.w, open.h), ...lip, ...frame(sizes.outside, worked), ...(withDimensions ? dimensions(sizes.outside, margin * 0.42) : [])];
   const [left, above] = [margin, margin * 0.35];
   return { width: w + left * 1.3, height: h + above + margin, shapes: shapes.map((shape) => move(shape, left, above)), about: 'front' };
 }

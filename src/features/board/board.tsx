@@ -18,8 +18,9 @@ const EMPTY: Record<string, string> = {
 const DAY = 86_400_000;
 const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Date.parse(today)) / DAY);
 
-function Promise_({ day, today }: { day: string; today: string }) {
+function Promised({ day, today, ready }: { day: string; today: string; ready: boolean }) {
   const left = daysTo(day, today);
+  if (ready) return left < -7 ? <span className={styles.today}>{-left} days uncollected</span> : <span>{dayName(day)}</span>;
   if (left < 0) return <span className={styles.late}>{dayName(day)}, {-left} {left === -1 ? 'day' : 'days'} late</span>; // prettier-ignore
   if (left === 0) return <span className={styles.today}>today</span>;
   return <span>{dayName(day)}</span>;
@@ -39,7 +40,7 @@ function Way({ steps }: { steps: readonly BoardJob['steps'][number][] }) {
 
 function Row({ job, today }: { job: BoardJob; today: string }) {
   return (
-    <li className={styles.row}>
+    <li className={styles.row} data-held={job.hold !== null}>
       <Link href={`/bench/${job.ticket}`}>
         <b className={styles.ticket}>{job.ticket}</b>
         <span className={styles.title}>
@@ -55,10 +56,10 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           )}
           {job.failures > 0 && <span className={styles.failed}>sent back {job.failures === 1 ? 'once' : `${job.failures} times`}</span>}
         </span>
-        <Way steps={job.steps} />
-        <span className={styles.minutes}>{job.minutesLeft > 0 ? `${job.minutesLeft} min` : ''}</span>
+        {!job.hold && <Way steps={job.steps} />}
+        {!job.hold && <span className={styles.minutes}>{job.minutesLeft > 0 ? `${job.minutesLeft} min` : ''}</span>}
         <span className={styles.promise}>
-          <Promise_ day={job.promised} today={today} />
+          <Promised day={job.promised} today={today} ready={job.state === 'ready'} />
         </span>
       </Link>
     </li>
@@ -90,7 +91,7 @@ export function Board({ board }: { board: BoardView }) {
             <li key={station}>
               <span>{stationName(station)}</span>
               <span>
-                {soon > 0 && <span className={styles.today}>{soon} by the day after tomorrow</span>} <b>{jobs}</b>
+                {soon > 0 && <span className={styles.today}>{soon} due soon</span>} <b>{jobs}</b>
               </span>
             </li>
           ))}

@@ -2,10 +2,13 @@
 /** One order at the counter: where its pieces are, what was paid, what is still to be paid, and the hand-over. */
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { OrderView, PaymentView } from '@/contract/views';
-import { type Issue } from '@/core/issue';
+import { frontScene } from '@/core/drawing/front';
+import type { Issue } from '@/core/issue';
+import type { WorkedOut } from '@/core/work-out';
 import { Cash, Len, SizeText } from '@/ui/figures';
+import { SceneSvg } from '@/ui/scene-svg';
 import { useLive } from '@/ui/live';
 import { send } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
@@ -14,6 +17,11 @@ import { dayName } from '@/words/materials';
 import styles from './collect.module.css';
 import { HandOver } from './hand-over';
 import { TakePayment } from './take-payment';
+
+function Thumb({ worked }: { worked: WorkedOut }) {
+  const scene = useMemo(() => frontScene(worked, false), [worked]);
+  return <SceneSvg scene={scene} width={104} height={104} label="The framed piece" />;
+}
 
 function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: readonly Issue[]) => void }) {
   const router = useRouter();
@@ -123,6 +131,7 @@ export function Account({ order }: { order: OrderView }) {
             return (
               <li key={piece.id}>
                 <b>{job?.ticket ?? index + 1}</b>
+                {piece.agreed ? <Thumb worked={piece.agreed} /> : <span />}
                 <div>
                   <p className={styles.title}>{piece.design.piece.title || 'Untitled'}</p>
                   {piece.agreed && (

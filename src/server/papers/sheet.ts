@@ -10,6 +10,8 @@ import type { Point, Scene } from '@/core/drawing/scene';
 import { FINEST, showLength } from '@/core/units/format-length';
 import type { Length, Unit } from '@/core/units/length';
 
+/** Between digits it makes the face set them as a fraction; an ordinary slash would print 16 7/8 as 167/8. */
+const FRACTION_SLASH = '\u2044';
 const POINTS_PER_MM = 72 / 25.4;
 export const PAPERS = { letter: [215.9, 279.4], a4: [210, 297], card: [152.4, 101.6] } as const;
 export const INK = '#20272b';
@@ -62,7 +64,7 @@ export class Sheet {
     const bytes = readFonts();
     const load = async (weight: Weight) => ({
       plain: await file.embedFont(bytes[weight], { subset: true, features: { lnum: true, tnum: true } }),
-      fraction: await file.embedFont(bytes[weight], { subset: true, features: { lnum: true, frac: true } }),
+      fraction: await file.embedFont(bytes[weight], { subset: true, features: { lnum: true } }),
     });
     return new Sheet(file, { text: await load('text'), bold: await load('bold'), heavy: await load('heavy') }, PAPERS[paper], unit);
   }
@@ -87,7 +89,8 @@ export class Sheet {
     const { plain, fraction } = this.fonts[weight];
     return printable(text)
       .split(/((?<!\d)\d{1,3}\/\d{1,3}(?!\d))/)
-      .map((part, index) => (index % 2 === 1 ? { text: part, font: fraction } : { text: part.replace(/(?<=\d) $/, index % 2 === 0 && text.includes('/') ? '' : ' '), font: plain }))
+      .map((part, index) => (index % 2 === 1 ? { text: part.replace('/', FRACTION_SLASH), font: fraction } : { text: part, font: plain }))
+      .map((run, index, all) => (index < all.length - 1 && run.font === plain ? { ...run, text: run.text.replace(/(?<=\d) $/, '') } : run))
       .filter((run) => run.text !== '');
   }
 
@@ -125,10 +128,11 @@ export class Sheet {
     return at + lead;
   }
 
+  /** A length as text; to a sixteenth or a millimetre unless `fine`, then with a mark where even that is not exact. */
   length(value: Length, { unit = this.unit, bare = false, fine = true } = {}): string {
     const shown = showLength(value, unit, fine ? FINEST[unit] : undefined);
     const figure = [shown.whole, shown.fraction && `${shown.fraction.top}/${shown.fraction.bottom}`].filter(Boolean).join(' ');
-    const mark = shown.exactIs === 'more' ? '+' : shown.exactIs === 'less' ? '–' : '';
+    const mark = !fine || shown.exactIs === 'exact' ? '' : shown.exactIs === 'more' ? '+' : '–';
     return `${shown.negative ? '–' : ''}${figure}${mark}${bare ? '' : ` ${unit}`}`;
   }
 
