@@ -44,7 +44,7 @@ const sources = () => {
     }
   };
   for (const folder of ['src', 'demo', 'public']) if (fs.existsSync(folder)) walk(folder);
-  return [...found.sort(), 'next.config.ts', 'tsconfig.json', 'package-lock.json'];
+  return [...found.sort(), 'next.config.ts', 'tsconfig.json', 'package-lock.json', 'scripts/prepare-database.mjs'];
 };
 
 /** The production build and the prepared empty database, made again only when a source changed. */
@@ -55,7 +55,7 @@ export function build() {
   fs.mkdirSync('.build', { recursive: true });
   process.stdout.write('Building …\n');
   tool('next', ['build']);
-  if (!fs.existsSync('.build/empty-database.tar')) run('node', ['scripts/prepare-database.mjs']);
+  run('node', ['scripts/prepare-database.mjs']);
   fs.writeFileSync(mark, wanted);
 }
 

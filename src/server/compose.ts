@@ -21,7 +21,7 @@ function secretIn(folder: string): Buffer {
 
 export const houseOver = (db: Db, clock: Clock, secret: Buffer, demo: boolean): House => {
   const bus = newBus();
-  return { db, clock, bus, terminal: simulatedTerminal(), secret, demo, books: keptBooks(db, bus) };
+  return { db, clock, bus, terminal: simulatedTerminal(), secret, demo, ...keptBooks(db, bus) };
 };
 
 async function build(): Promise<House> {

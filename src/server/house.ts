@@ -1,5 +1,5 @@
 /** What every use case is given: database, clock, stand-ins, live screens. Put together in `compose.ts`. */
-import type { Db, Queries } from '@/db/client';
+import type { Db, Queries, Tx } from '@/db/client';
 import { type MaterialLists, type ShopRow, getShop, latestEdition, listMaterials } from '@/db/queries/books';
 import { type Settings, defaultSettings } from '@/core/settings';
 import { type Catalogue, catalogueOf } from '@/core/materials';
@@ -8,7 +8,7 @@ import type { SimulatedTerminal } from '@/standins/ports';
 import type { Clock } from './clock';
 import type { Bus } from './live';
 
-export interface House {
+export interface House extends KeptBooks {
   readonly db: Db;
   readonly clock: Clock;
   readonly bus: Bus;
@@ -16,8 +16,6 @@ export interface House {
   /** Signs session cookies. */
   readonly secret: Buffer;
   readonly demo: boolean;
-  /** The books as they are now; read once per edition. */
-  readonly books: () => Promise<Books | undefined>;
 }
 export interface Books {
   readonly shop: ShopRow;
@@ -34,20 +32,30 @@ export async function readBooks(db: Queries): Promise<Books | undefined> {
   return { shop, settings: defaultSettings(shop.home_unit), prices: { ...shop.prices, edition }, lists, catalogue: catalogueOf(lists) };
 }
 
-/** Keeps the books until somebody changes them. A read that fails is not kept. */
-export function keptBooks(db: Queries, bus: Bus): House['books'] {
-  let kept: Promise<Books | undefined> | undefined;
+export interface KeptBooks {
+  /** The books as they are now. Never call it inside a transaction: it would wait for the connection that is held. */
+  readonly books: () => Promise<Books | undefined>;
+  /** The books as the transaction sees them. */
+  readonly booksIn: (tx: Tx) => Promise<Books | undefined>;
+}
+
+/** Keeps the books of the latest edition that was read; every change of the books is a new edition and is told on the bus. */
+export function keptBooks(db: Queries, bus: Bus): KeptBooks {
+  let kept: Books | undefined;
+  let current = false;
   bus.listen(({ touched }) => {
-    if (touched.includes('books')) kept = undefined;
+    if (touched.includes('books')) current = false;
   });
-  return async () => {
-    kept ??= readBooks(db);
-    const reading = kept;
-    const books = await reading.catch((error: unknown) => {
-      if (kept === reading) kept = undefined;
-      throw error;
-    });
-    if (!books && kept === reading) kept = undefined;
-    return books;
+  const booksIn = async (from: Queries) => {
+    const edition = await latestEdition(from);
+    if (kept?.prices.edition !== edition) kept = await readBooks(from);
+    return kept;
   };
+  const books = async () => {
+    if (current && kept) return kept;
+    const found = await booksIn(db);
+    current = found !== undefined;
+    return found;
+  };
+  return { books, booksIn };
 }

@@ -1,7 +1,7 @@
 /** Who is signed in. The cookie holds a random token and its signature; the database only the token's hash. */
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { type Person, clearFailures, countFailure, deleteSession, insertSession, sessionPerson, staffByName } from '@/db/queries/staff';
+import { type Person, clearFailures, countTry, deleteSession, insertSession, sessionPerson, staffByName } from '@/db/queries/staff';
 import type { House } from './house';
 import { pinFits } from './pins';
 
@@ -57,14 +57,12 @@ export async function signIn(house: House, name: string, pin: string): Promise<O
   const now = house.clock.now();
   const seconds = Math.ceil(((staff.locked_until?.getTime() ?? 0) - now.getTime()) / 1000);
   if (seconds > 0) return bad(issue('pin-locked', { name: staff.name, seconds }, 'pin'));
-  const failures = staff.locked_until ? 0 : staff.failures;
   if (staff.locked_until) await clearFailures(house.db, staff.id);
-  if (!(await pinFits(pin, staff.pin_hash))) {
-    await countFailure(house.db, staff.id, TRIES, new Date(now.getTime() + LOCK_SECONDS * 1000));
-    const left = TRIES - failures - 1;
-    return bad(left > 0 ? issue('pin-wrong', { name: staff.name, left }, 'pin') : issue('pin-locked', { name: staff.name, seconds: LOCK_SECONDS }, 'pin'));
-  }
-  if (staff.failures > 0) await clearFailures(house.db, staff.id);
+  const tries = await countTry(house.db, staff.id, TRIES, new Date(now.getTime() + LOCK_SECONDS * 1000));
+  const locked = bad(issue('pin-locked', { name: staff.name, seconds: LOCK_SECONDS }, 'pin'));
+  if (tries > TRIES) return locked;
+  if (!(await pinFits(pin, staff.pin_hash))) return tries < TRIES ? bad(issue('pin-wrong', { name: staff.name, left: TRIES - tries }, 'pin')) : locked;
+  await clearFailures(house.db, staff.id);
   const token = randomBytes(32).toString('base64url');
   await insertSession(house.db, hashOf(token), staff.id, now, new Date(now.getTime() + LASTS));
   return good({ cookie: `${token}.${sign(house.secret, token)}`, person: staff, seconds: LASTS / 1000 });

@@ -24,6 +24,7 @@ export const Len = memo(function Len({ value, unit: fixed, fine, bare, step }: L
     <span>
       {shown.negative ? '−' : ''}
       {shown.whole}
+      {shown.whole && shown.fraction ? <span className="gap"> </span> : null}
       {shown.fraction ? <span className="frac">{`${shown.fraction.top}/${shown.fraction.bottom}`}</span> : null}
       {shown.exactIs === 'exact' ? null : (
         <span className="mark" title={`the exact length is a little ${shown.exactIs}`}>
@@ -50,7 +51,7 @@ export function FractionText({ text }: { text: string }) {
   return (
     <>
       {text.split(/((?<=\d) (?=\d+\/\d)|\d+\/\d+)/).map((part, index) => {
-        if (part === ' ' && index % 2 === 1) return null;
+        if (part === ' ' && index % 2 === 1) return <span key={index} className="gap"> </span>;
         return <Fragment key={index}>{/^\d+\/\d+$/.test(part) ? <span className="frac">{part}</span> : part}</Fragment>;
       })}
     </>

@@ -1,10 +1,9 @@
 /** Keys that work anywhere on a screen, but not while somebody is typing. */
 
-const TYPING = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
+const TYPING = 'textarea, select, input:not([type=checkbox]):not([type=radio]):not([type=button]), [role=combobox], [contenteditable=true]';
 
 export function isTyping(target: EventTarget | null): boolean {
-  const element = target as HTMLElement | null;
-  return element !== null && (TYPING.has(element.tagName) || element.isContentEditable || element.getAttribute?.('role') === 'combobox');
+  return target instanceof Element && target.matches(TYPING);
 }
 
 /** Calls back on a plain key; answers how to stop. */

@@ -43,6 +43,14 @@ export function merge(first: Edit, second: Edit): Edit | undefined {
   return first.map((change, index) => ({ path: change.path, from: change.from, to: second[index]!.to }));
 }
 
+/** Whether two plain values say the same, whatever the order of their keys. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false;
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
+  return [...keys].every((key) => sameValue((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
+}
+
 /** A value with its past and its future. */
 export interface History<T> {
   readonly now: T;

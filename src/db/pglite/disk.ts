@@ -33,14 +33,16 @@ class FlushingFS extends NodeFS {
 /** The shipped start parameters without `-F`, with a flush that goes through fsync. */
 const START = [...PGlite.defaultStartParams.filter((one) => one !== '-F'), '-c', 'wal_sync_method=fsync', '-c', 'synchronous_commit=on'];
 
+const AT_ONCE = 32;
+
 /** Flushes every file below `folder`: what was unpacked at the first start must survive a power cut as well. */
-function flushTree(folder: string): void {
-  for (const entry of fs.readdirSync(folder, { withFileTypes: true, recursive: true })) {
-    if (!entry.isFile()) continue;
-    const file = fs.openSync(`${entry.parentPath}/${entry.name}`, 'r+');
-    fs.fdatasyncSync(file);
-    fs.closeSync(file);
-  }
+async function flushTree(folder: string): Promise<void> {
+  const files = fs.readdirSync(folder, { withFileTypes: true, recursive: true }).filter((entry) => entry.isFile());
+  const flush = async (entry: fs.Dirent) => {
+    const file = await fs.promises.open(`${entry.parentPath}/${entry.name}`, 'r+');
+    await file.datasync().finally(() => file.close());
+  };
+  for (let at = 0; at < files.length; at += AT_ONCE) await Promise.all(files.slice(at, at + AT_ONCE).map(flush));
 }
 
 /**
@@ -53,6 +55,6 @@ export async function openPglite(folder: string | undefined, prepared?: string):
   fs.mkdirSync(folder, { recursive: true });
   const empty = fs.readdirSync(folder).length === 0;
   const open = await PGlite.create({ fs: new FlushingFS(folder), startParams: START, ...(empty ? image() : {}) });
-  if (empty) flushTree(folder);
+  if (empty) await flushTree(folder);
   return open;
 }

@@ -23,9 +23,17 @@ export const staffByName = async (db: Queries, name: string): Promise<StaffRow |
 export const insertStaff = (tx: Tx, one: Pick<StaffRow, 'id' | 'name' | 'role' | 'pin_hash'>) =>
   tx.query('INSERT INTO staff (id, name, role, pin_hash) VALUES ($1, $2, $3, $4)', [one.id, one.name, one.role, one.pin_hash]);
 
-/** Counts a wrong PIN in one statement, so that guesses sent side by side are all counted. */
-export const countFailure = (db: Queries, id: string, most: number, lockedUntil: Date) =>
-  db.query('UPDATE staff SET failures = failures + 1, locked_until = CASE WHEN failures + 1 >= $2 THEN $3::timestamptz ELSE locked_until END WHERE id = $1', [id, most, lockedUntil]);
+/**
+ * Counts a try before its PIN is looked at, in one statement, so that guesses sent side by side are all counted.
+ * Answers how many tries there were since the last right one.
+ */
+export const countTry = async (db: Queries, id: string, most: number, lockedUntil: Date): Promise<number> => {
+  const rows = await db.query<{ failures: number }>(
+    'UPDATE staff SET failures = failures + 1, locked_until = CASE WHEN failures + 1 >= $2 THEN $3::timestamptz ELSE locked_until END WHERE id = $1 RETURNING failures',
+    [id, most, lockedUntil],
+  );
+  return rows[0]?.failures ?? most + 1;
+};
 
 export const clearFailures = (db: Queries, id: string) => db.query('UPDATE staff SET failures = 0, locked_until = NULL WHERE id = $1', [id]);
 

@@ -193,7 +193,7 @@ export function Account({ order }: { order: OrderView }) {
           </div>
         </dl>
         <Trouble issues={issues} />
-        {order.state === 'accepted' && order.agreed && (balance > 0 || order.openCards.length > 0) && <TakePayment key={`${order.payments.length}-${order.openCards.length}`} order={order} balance={balance} />}
+        {order.state === 'accepted' && order.agreed && (balance > 0 || order.openCards.length > 0) && <TakePayment key={order.payments.length} order={order} balance={balance} />}
         {order.state === 'accepted' && balance === 0 && order.openCards.length === 0 && <HandOver order={order} />}
         {order.state === 'handed-over' && <p className={styles.done}>Handed over and paid.</p>}
       </section>

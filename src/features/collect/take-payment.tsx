@@ -65,11 +65,14 @@ function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; o
   );
 }
 
+/** Made once for each attempt, so that a second tap on the same attempt books nothing twice. */
+const newIds = () => ({ payment: crypto.randomUUID(), command: crypto.randomUUID(), request: crypto.randomUUID(), ask: crypto.randomUUID() });
+
 export function TakePayment({ order, balance }: { order: OrderView; balance: number }) {
   const router = useRouter();
   const first = order.paid === 0;
   const [text, setText] = useState(formatMoney((first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance) as Money));
-  const [ids] = useState(() => ({ payment: crypto.randomUUID(), command: crypto.randomUUID(), request: crypto.randomUUID(), ask: crypto.randomUUID() }));
+  const [ids, setIds] = useState(newIds);
   const [acts, setActs] = useState<Acts>('pays');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
@@ -91,6 +94,7 @@ export function TakePayment({ order, balance }: { order: OrderView; balance: num
     const answer = await send('take-cash', { orderId: order.id, paymentId: ids.payment, amount }, ids.command);
     setBusy(false);
     setIssues(answer.ok ? [] : answer.issues);
+    if (!answer.ok && !answer.lost) setIds(newIds());
     router.refresh();
   };
   const card = async () => {
@@ -101,6 +105,7 @@ export function TakePayment({ order, balance }: { order: OrderView; balance: num
     const asked = await send('ask-card', { orderId: order.id, requestId: ids.request, amount }, ids.ask);
     const answer = asked.ok ? await post<{ state: string }>('/api/v1/card', { requestId: ids.request }) : asked;
     setBusy(false);
+    if (answer.ok || !answer.lost) setIds(newIds());
     if (!answer.ok) setIssues(answer.issues);
     else if (answer.value.state === 'declined') setIssues([issue('card-declined')]);
     else setIssues([]);

@@ -4,7 +4,7 @@
  */
 import type { CustomerView, OrderView, ShopView } from '@/contract/views';
 import { type Design, newDesign } from '@/core/design/design';
-import { type Edit, type Path, read as at, set } from '@/core/design/edit';
+import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
 import type { Issue } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
 import { type Length, type Unit, inches, mm } from '@/core/units/length';
@@ -83,6 +83,12 @@ export function typedIssue(piece: DraftPiece, path: Path, unit: Unit): Issue | u
 
 /** Fields that hold no length: nothing can be saved until they do. */
 export const unread = (piece: DraftPiece, unit: Unit): string[] => Object.entries(piece.typed).flatMap(([key, text]) => (readAs(key, text, unit).ok ? [] : [key]));
+
+/** Whether two drafts say the same order: a text that is still in its field but says the field's value makes no difference. */
+export function sameDraft(a: Draft, b: Draft, unit: Unit): boolean {
+  const said = ({ customer, promised, pieces }: Draft) => ({ customer: customer?.id, promised, pieces: pieces.map(({ id, design }) => ({ id, design })) });
+  return sameValue(said(a), said(b)) && [...a.pieces, ...b.pieces].every((piece) => unread(piece, unit).length === 0);
+}
 
 export const lengthAt = (piece: DraftPiece, path: Path): Length => at(piece.design, path) as Length;
 export { keyOf };

@@ -11,7 +11,7 @@ import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { type Shop, type WorkedOut, workOut } from '@/core/work-out';
 import { ask, send } from '@/ui/send';
-import { type Draft, type DraftPiece, commitLength, draftOf, newDraft, newPiece, typeLength, unread } from './draft';
+import { type Draft, type DraftPiece, commitLength, draftOf, newDraft, newPiece, sameDraft, typeLength, unread } from './draft';
 import { forget, keep, kept } from './keep';
 
 export interface Shown {
@@ -46,20 +46,18 @@ interface State {
   readonly stale: boolean;
 }
 
-const same = (a: Draft, b: Draft) => JSON.stringify(a) === JSON.stringify(b);
-
-function start(order: OrderView | null, shop: ShopView): State {
+function start(order: OrderView | null, shop: ShopView, unit: Unit): State {
   const mine = kept(order?.id ?? 'new');
   if (!order) return mine ? { ...mine, saved: null, stale: false } : { history: begin(newDraft(shop)), active: 0, base: null, saved: null, stale: false };
   const theirs = draftOf(order);
   if (!mine) return { history: begin(theirs), active: 0, base: order.revision, saved: theirs, stale: false };
-  if (same(mine.history.now, theirs)) return { ...mine, history: { ...mine.history, now: theirs }, base: order.revision, saved: theirs, stale: false };
+  if (sameDraft(mine.history.now, theirs, unit)) return { ...mine, history: { ...mine.history, now: theirs }, base: order.revision, saved: theirs, stale: false };
   return { ...mine, saved: theirs, stale: mine.base !== order.revision };
 }
 
 export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const router = useRouter();
-  const [state, setState] = useState(() => start(order, shop));
+  const [state, setState] = useState(() => start(order, shop, unit));
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
   const [bench] = useState(() => new Workbench({ settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices }));
@@ -162,10 +160,10 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
       if (before.base === newest.value.revision) return before;
       const theirs = draftOf(newest.value);
       const untouched = before.history.now === before.saved;
-      if (untouched || same(before.history.now, theirs)) return { ...before, history: begin(theirs), base: newest.value.revision, saved: theirs, stale: false };
+      if (untouched || sameDraft(before.history.now, theirs, unit)) return { ...before, history: begin(theirs), base: newest.value.revision, saved: theirs, stale: false };
       return { ...before, stale: true };
     });
-  }, [order, router]);
+  }, [order, router, unit]);
 
   return { draft, piece, active, shown, price, dirty, stale, base, issues, setIssues, busy, measured, complete, canUndo: history.past.length > 0, canRedo: history.future.length > 0, ...actions, save, settle, changedElsewhere };
 }

@@ -11,7 +11,7 @@ import {
 } from '@/db/queries/orders'; // prettier-ignore
 import { dayOf, daysAfter } from '../clock';
 import type { Context, Handler } from '../door';
-import { type Books, readBooks } from '../house';
+import type { Books } from '../house';
 
 /** The order, held for this transaction, if it is what the caller last saw. */
 export async function freshOrder(tx: Tx, id: string, revision: number): Promise<Outcome<OrderRow>> {
@@ -23,8 +23,8 @@ export async function freshOrder(tx: Tx, id: string, revision: number): Promise<
 
 const shopOf = ({ settings, catalogue, prices }: Books) => ({ settings, books: catalogue, prices });
 
-async function workPieces(tx: Tx, pieces: readonly { id: string; design: Design }[]): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
-  const books = await readBooks(tx);
+async function workPieces(tx: Tx, { house }: Context, pieces: readonly { id: string; design: Design }[]): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
+  const books = await house.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const worked: WorkedOut[] = [];
   for (const [index, piece] of pieces.entries()) {
@@ -57,7 +57,7 @@ async function writeQuote(tx: Tx, payload: Payload<'save-quote'>, { now, by }: C
 
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
   if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
-  const worked = await workPieces(tx, payload.pieces);
+  const worked = await workPieces(tx, context, payload.pieces);
   if (!worked.ok) return worked;
   const written = await writeQuote(tx, payload, context, worked.value.books);
   if (!written.ok) return written;
@@ -107,7 +107,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
   const pieces = await piecesOf(tx, orderId);
-  const found = await workPieces(tx, pieces);
+  const found = await workPieces(tx, context, pieces);
   if (!found.ok) return found;
   const { books, worked } = found.value;
   const stop = refusals(worked, pieces.map((piece) => piece.id), reasons); // prettier-ignore

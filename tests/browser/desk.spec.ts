@@ -1,0 +1,95 @@
+import { expect, test } from '@playwright/test';
+import { addCustomer, saveQuote, signIn, tape, total } from './shop';
+
+test.beforeEach(async ({ page }) => {
+  await signIn(page);
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+});
+
+test('what is typed, right or wrong, is there after a reload; the last good value stays', async ({ page }) => {
+  await page.getByLabel('Name', { exact: true }).fill('Half a ledger');
+  await page.getByLabel('Width').fill('12');
+  await page.getByLabel('Height').fill('16 3/8');
+  await expect(tape(page, 'Window')).toContainText('11 3/4 × 16 1/8');
+  await page.getByLabel('Height').fill('16 3');
+  await expect(page.getByText('Two numbers stand side by side')).toBeVisible();
+  await expect(tape(page, 'Window')).toContainText('11 3/4 × 16 1/8');
+  await page.reload();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a ledger');
+  await expect(page.getByLabel('Height')).toHaveValue('16 3');
+  await expect(tape(page, 'Window')).toContainText('11 3/4 × 16 1/8');
+  await addCustomer(page, 'Nobody Yet');
+  await page.getByRole('button', { name: 'Save quote' }).click();
+  await expect(page.getByText('Measure the piece first')).toBeVisible();
+});
+
+test('undo and redo step through typing, choices and ways out', async ({ page }) => {
+  await page.getByLabel('Width').fill('12 x 16');
+  await page.keyboard.press('Alt+2');
+  await page.getByLabel('Overlap on the piece').fill('0');
+  await expect(page.getByText('it would fall through')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Accept, deposit' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Overlap 1/8 in' }).click();
+  await expect(page.getByText('it would fall through')).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('it would fall through')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
+  await page.keyboard.press('Control+y');
+  await page.keyboard.press('Control+y');
+  await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
+});
+
+test('one key switches every figure, and no exact figure changes with it', async ({ page }) => {
+  await page.getByLabel('Width').fill('12 x 16');
+  await page.keyboard.press('Enter');
+  await page.getByRole('heading', { name: 'New order' }).click();
+  const before = await total(page, 'Order with tax').textContent();
+  await page.keyboard.press('u');
+  await expect(tape(page, 'Rabbet')).toContainText('429');
+  await expect(page.getByLabel('Width')).toHaveValue('304.8');
+  await page.keyboard.press('u');
+  await expect(tape(page, 'Rabbet')).toContainText('16 7/8');
+  await expect(total(page, 'Order with tax')).toHaveText(before!);
+});
+
+test('a stale tab is told, keeps what was typed there, and can go on or give way', async ({ page, context }) => {
+  const number = await saveQuote(page, 'Two Tabs');
+  const other = await context.newPage();
+  await other.goto(`/desk/${number}`);
+  await other.getByLabel('Name', { exact: true }).fill('From the other tab');
+  await page.getByLabel('Name', { exact: true }).fill('From this tab');
+  await other.getByRole('button', { name: 'Save quote' }).click();
+  await expect(page.getByText('changed at another screen')).toBeVisible();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
+  await page.getByRole('button', { name: 'Go on with mine' }).click();
+  await page.getByRole('button', { name: 'Save quote' }).click();
+  await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
+  await expect(other.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
+});
+
+test('a moulding that left the price list is named, and everything else is kept', async ({ page }) => {
+  await page.getByLabel('Width').fill('10 x 12');
+  await page.evaluate(() => {
+    const key = 'lopren.desk.new';
+    localStorage.setItem(key, localStorage.getItem(key)!.replaceAll('"code":"GAN-31"', '"code":"GONE-7"'));
+  });
+  await page.reload();
+  await expect(page.getByText('GONE-7 is no longer in the price list')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Accept, deposit' })).toBeDisabled();
+  await page.keyboard.press('Alt+3');
+  await page.keyboard.type('plover 32');
+  await page.keyboard.press('Enter');
+  await expect(tape(page, 'Package')).toContainText('14 3/4 × 17 1/4');
+});
+
+test('Enter walks the fields and each number opens its section', async ({ page }) => {
+  await page.getByLabel('Width').fill('8');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Height')).toBeFocused();
+  for (const [key, field] of [['2', 'Overlap on the piece'], ['3', 'Search mouldings'], ['5', 'Backing'], ['1', 'Width']] as const) {
+    await page.keyboard.press(`Alt+${key}`);
+    await expect(page.getByLabel(field)).toBeVisible();
+  }
+});

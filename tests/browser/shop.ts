@@ -1,0 +1,39 @@
+import { type Page, expect } from '@playwright/test';
+
+export const PEOPLE = { Ines: '2417', Tobin: '3108', Maro: '5520' } as const;
+
+export async function signIn(page: Page, name: keyof typeof PEOPLE = 'Ines'): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByLabel('PIN', { exact: true }).fill(PEOPLE[name]);
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/desk');
+  await expect(page.getByRole('heading', { name: 'New order' })).toBeVisible();
+}
+
+/** The figure on a line of the tape. */
+export const tape = (page: Page, name: string) => page.getByRole('region', { name: 'Sizes and price' }).getByRole('button', { name: new RegExp(`^${name}`) });
+export const total = (page: Page, name: string) => page.locator('dl > div', { has: page.locator(`dt:text-is("${name}")`) }).locator('dd');
+
+/** Adds a new customer from the keyboard. */
+export async function addCustomer(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Choose the customer' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name or phone of the customer').fill(name);
+  await dialog.getByRole('button', { name: `Add “${name}”` }).click();
+  await dialog.getByRole('button', { name: 'Add this customer' }).click();
+  await expect(dialog).toBeHidden();
+}
+
+/** A saved quote for a print, with everything else as the shop usually does it; answers its number. */
+export async function saveQuote(page: Page, customer: string, size = '9 x 12'): Promise<number> {
+  await page.goto('/desk');
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await page.getByLabel('Width').fill(size);
+  await addCustomer(page, customer);
+  await page.getByRole('button', { name: 'Save quote' }).click();
+  await page.waitForURL(/\/desk\/\d+$/);
+  await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
+  return Number(page.url().split('/').pop());
+}

@@ -1,0 +1,235 @@
+import fs from 'node:fs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import type { Payload } from '@/contract/commands';
+import type { Design } from '@/core/design/design';
+import { set, apply } from '@/core/design/edit';
+import { CHECK_POINTS } from '@/core/route/route';
+import { newDesign } from '@/core/design/design';
+import { defaultSettings } from '@/core/settings';
+import { inches, length } from '@/core/units/length';
+import { priceOrder } from '@/core/pricing/price';
+import { workOut } from '@/core/work-out';
+import { settleCard } from '@/server/card';
+import { boardView, jobView, orderViewById } from '@/server/views';
+import { type TestHouse, openHouse } from '../house';
+
+let house: TestHouse;
+let customerId: string;
+const codes = (answer: { ok: boolean; issues?: { code: string }[] }) => (answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join());
+const must = async (answer: Promise<{ ok: boolean; issues?: { code: string }[] }>) => expect(codes(await answer)).toBe('ok');
+
+const design = (): Design => {
+  const start = newDesign(defaultSettings('in'), { mat: 'RAG-SHELL', moulding: 'MAR-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' }, inches(12), inches(16));
+  return { ...start, border: { mode: 'equal', all: inches(2, 1, 2) } };
+};
+const quote = async (designs: Design[] = [design()]) => {
+  const payload: Payload<'save-quote'> = { orderId: crypto.randomUUID(), revision: null, customerId, promised: '2031-05-20', pieces: designs.map((one) => ({ id: crypto.randomUUID(), design: one })) };
+  await must(house.command('save-quote', payload));
+  return payload;
+};
+const TOTAL = 18684;
+const accepted = async () => {
+  const order = await quote();
+  await must(house.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
+  return { ...order, jobId: order.pieces[0]!.id };
+};
+
+beforeAll(async () => {
+  house = await openHouse();
+  await must(house.command('set-up-shop', { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit: 'in' }, { as: undefined }));
+  await must(house.command('import-mouldings', { text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition: 1, file: 'clean.csv' }));
+  customerId = crypto.randomUUID();
+  await must(house.command('add-customer', { id: customerId, name: 'Bo "Robert\'); DROP TABLE piece;--" Ström', phone: '555 0101', email: '' }));
+});
+
+describe('the door', () => {
+  it('refuses what is malformed, unknown, unpermitted or unsigned, and changes nothing', async () => {
+    const bench = { ...house.owner, role: 'bench' as const };
+    const before = await house.db.query('SELECT count(*)::int AS n FROM command');
+    expect(codes(await house.command('take-cash', { orderId: 'x', paymentId: 'y', amount: -5 } as never))).toBe('input-wrong,input-wrong,input-wrong');
+    expect(codes(await house.command('__proto__' as never, {} as never))).toBe('command-unknown');
+    expect(codes(await house.command('add-customer', { id: crypto.randomUUID(), name: 'X', phone: '', email: '' }, { as: bench }))).toBe('not-permitted');
+    expect(codes(await house.command('add-customer', { id: crypto.randomUUID(), name: 'X', phone: '', email: '' }, { as: undefined }))).toBe('sign-in-first');
+    expect(codes(await house.command('set-up-shop', { shop: 'Other', owner: 'Eve', pin: '6666', homeUnit: 'mm' }, { as: undefined }))).toBe('shop-exists');
+    expect(await house.db.query('SELECT count(*)::int AS n FROM command')).toEqual(before);
+  });
+
+  it('does a repeated command once, also when both arrive together, and refuses its id for something else', async () => {
+    const { orderId } = await accepted();
+    const id = crypto.randomUUID();
+    const payload = { orderId, paymentId: crypto.randomUUID(), amount: 9400 };
+    const answers = await Promise.all([1, 2, 3].map(() => house.command('take-cash', payload, { id })));
+    expect(answers.map(codes)).toEqual(['ok', 'ok', 'ok']);
+    expect((await orderViewById(house, orderId))!.paid).toBe(9400);
+    expect(codes(await house.command('take-cash', { ...payload, amount: 1 }, { id }))).toBe('command-reused');
+  });
+
+  it('writes who, when, before and after in the same transaction, and keeps it from being changed', async () => {
+    const { orderId } = await accepted();
+    const rows = await house.db.query<{ what: string; by: string; before: { state?: string } | null; after: { state?: string } }>("SELECT what, by, before, after FROM audit WHERE entity = 'order' AND entity_id = $1 ORDER BY id", [orderId]);
+    expect(rows.map((row) => [row.what, row.by])).toEqual([['quoted', 'Ada'], ['accepted', 'Ada']]); // prettier-ignore
+    expect([rows[1]!.before?.state, rows[1]!.after.state]).toEqual(['quoted', 'accepted']);
+    await expect(house.db.query('UPDATE audit SET by = $1', ['nobody'])).rejects.toThrow('append-only');
+    await expect(house.db.query('DELETE FROM payment')).rejects.toThrow('append-only');
+  });
+
+  it('tells the screens only what was committed', async () => {
+    const heard: string[] = [];
+    const stop = house.bus.listen(({ what }) => heard.push(what));
+    const order = await quote();
+    await house.command('accept-order', { orderId: order.orderId, revision: 1, total: 1, reasons: {} });
+    stop();
+    expect(heard).toEqual(['save-quote']);
+  });
+});
+
+describe('from quote to order', () => {
+  it('agrees the worked example at 186.84 with a deposit of 94.00, and freezes it against later books', async () => {
+    const order = await accepted();
+    const view = (await orderViewById(house, order.orderId))!;
+    expect([view.agreed!.total, view.agreed!.deposit]).toEqual([TOTAL, 9400]);
+    const list = fs.readFileSync('samples/mouldings-clean.csv', 'utf8').replace('120,4.20,ft', '120,9.90,ft');
+    await must(house.command('import-mouldings', { text: list, edition: 2, file: 'dearer.csv' }));
+    const later = (await orderViewById(house, order.orderId))!;
+    expect(later.pieces[0]!.agreed!.price!.price).toBe(17300);
+    const open = await quote();
+    expect(codes(await house.command('accept-order', { orderId: open.orderId, revision: 1, total: TOTAL, reasons: {} }))).toBe('price-changed');
+    await must(house.command('import-mouldings', { text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition: 3, file: 'back.csv' }));
+  });
+
+  it('accepts once: a second acceptance and a change from a stale tab are refused', async () => {
+    const order = await quote();
+    await must(house.command('save-quote', { ...order, revision: 1, promised: '2031-06-01' }));
+    expect(codes(await house.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe('order-stale');
+    const both = await Promise.all([1, 2].map(() => house.command('accept-order', { orderId: order.orderId, revision: 2, total: TOTAL, reasons: {} })));
+    expect(both.map(codes).sort()).toEqual(['ok', 'order-stale']);
+    expect(codes(await house.command('save-quote', { ...order, revision: 3 }))).toBe('order-agreed');
+    expect((await orderViewById(house, order.orderId))!.promised).toBe('2031-06-01');
+  });
+
+  it.each<[string, (one: Design) => Design]>([
+    ['caution-refuses', (one) => apply(one, set(one, ['window', 'overlap'], length(0)))],
+    ['caution-needs-reason', (one) => apply(one, set(one, ['window', 'overlap'], length(100)))],
+  ])('does not accept over a caution: %s', async (code, change) => {
+    const order = await quote([change(design())]);
+    const books = (await house.books())!;
+    const worked = workOut(change(design()), { settings: books.settings, books: books.catalogue, prices: books.prices });
+    const total = worked.ok ? priceOrder([worked.value.price!], books.prices).total : 0;
+    const ask = (reasons: Record<string, string>) => house.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
+    expect(codes(await ask({}))).toBe(code);
+    const withReason = await ask({ [`${order.pieces[0]!.id}:opening-overlap-small`]: 'A narrow margin, agreed' });
+    expect(codes(withReason)).toBe(code === 'caution-refuses' ? code : 'ok');
+    if (withReason.ok) expect((await jobView(house, `${withReason.value.number}-1`))!.reasons).toEqual({ 'opening-overlap-small': 'A narrow margin, agreed' });
+  });
+
+  it('refuses a moulding that is not in the books any more, and says which', async () => {
+    const answer = await house.command('save-quote', { orderId: crypto.randomUUID(), revision: null, customerId, promised: '2031-05-20', pieces: [{ id: crypto.randomUUID(), design: apply(design(), set(design(), ['frame', 'moulding'], { code: 'GONE-1' })) }] });
+    expect(answer).toMatchObject({ ok: false, issues: [{ code: 'material-unknown', figures: { code: 'GONE-1' }, path: 'pieces.0.frame.moulding' }] });
+  });
+
+  it('does not take a piece away from another order', async () => {
+    const first = await quote();
+    const answer = await house.command('save-quote', { ...first, orderId: crypto.randomUUID(), revision: null });
+    expect(codes(answer)).toBe('piece-elsewhere');
+    expect((await orderViewById(house, first.orderId))!.pieces).toHaveLength(1);
+  });
+});
+
+describe('money', () => {
+  it('refuses more than the balance, reverses a slip by another entry, and refuses to reverse twice', async () => {
+    const { orderId } = await accepted();
+    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL + 1 }))).toBe('payment-above-balance');
+    const paymentId = crypto.randomUUID();
+    await must(house.command('take-cash', { orderId, paymentId, amount: 5000 }));
+    await must(house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'Typed in the wrong order' }));
+    expect(codes(await house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'again' }))).toBe('payment-reversed');
+    const view = (await orderViewById(house, orderId))!;
+    expect([view.payments.length, view.paid]).toEqual([2, 0]);
+  });
+
+  it('books a card once: approved, declined, and unanswered then asked again', async () => {
+    const { orderId } = await accepted();
+    const terminal = house.terminal;
+    const pay = async (acts: Parameters<typeof terminal.next>[0], requestId: string = crypto.randomUUID()) => {
+      terminal.next(acts);
+      const asked = await house.command('ask-card', { orderId, requestId, amount: 9400 });
+      if (!asked.ok) return codes(asked);
+      const settled = await settleCard(house, house.owner, requestId);
+      return settled.ok ? settled.value.state : codes(settled);
+    };
+    expect(await pay('is declined')).toBe('declined');
+    const lost = crypto.randomUUID();
+    expect(await pay('walks away', lost)).toBe('unanswered');
+    expect(await pay('pays')).toBe('card-waiting');
+    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }))).toBe('payment-above-balance');
+    terminal.next('pays');
+    const twice = await Promise.all([settleCard(house, house.owner, lost), settleCard(house, house.owner, lost)]);
+    expect(twice.every((one) => one.ok && one.value.state === 'approved')).toBe(true);
+    expect((await orderViewById(house, orderId))!.paid).toBe(9400);
+  });
+
+  it('does not cancel an order with money on it', async () => {
+    const { orderId } = await accepted();
+    const paymentId = crypto.randomUUID();
+    await must(house.command('take-cash', { orderId, paymentId, amount: 100 }));
+    expect(codes(await house.command('cancel-order', { orderId, revision: 2, reason: 'x' }))).toBe('cancel-with-money');
+    await must(house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'given back' }));
+    await must(house.command('cancel-order', { orderId, revision: 2, reason: 'moved away' }));
+    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 100 }))).toBe('payment-not-agreed');
+  });
+});
+
+describe('through the shop', () => {
+  const good = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const]));
+  const ticks = ['insisted-kept', 'right-way-up'];
+
+  it('works every step, sends a failed check back and counts it, and hands over for the balance', async () => {
+    const { orderId, jobId } = await accepted();
+    const number = (await orderViewById(house, orderId))!.number;
+    const job = async () => (await jobView(house, `${number}-1`))!;
+    const step = async (to: 'doing' | 'done' | 'todo', key?: string) => {
+      const now = await job();
+      return house.command('move-step', { jobId, revision: now.revision, step: (key ?? now.next) as never, to, ticks });
+    };
+    expect(codes(await step('done', 'fit'))).toBe('step-needs');
+    expect((await job()).state).toBe('waiting-for-material');
+    for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
+    expect(codes(await house.command('final-check', { jobId, revision: (await job()).revision, points: { corners: 'ok' } }))).toBe('check-open');
+    await must(house.command('final-check', { jobId, revision: (await job()).revision, points: { ...good, 'specks-inside': { failed: 'a hair' } } }));
+    const back = await job();
+    expect([back.next, back.steps.filter((one) => one.state === 'todo').map((one) => one.step)]).toEqual(['fit', ['fit', 'back-and-hang', 'touch-up', 'final-check', 'hand-over']]);
+    expect((await boardView(house)).jobs.find((one) => one.ticket === back.ticket)!.failures).toBe(1);
+    expect(codes(await house.command('move-step', { jobId, revision: back.revision, step: 'fit', to: 'done', ticks: [] }))).toBe('enclosure-open');
+    for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
+    expect((await job()).steps.find((one) => one.step === 'fit')!.times).toBe(2);
+    await must(house.command('final-check', { jobId, revision: (await job()).revision, points: good }));
+    const hand = () => house.command('hand-over', { orderId, revision: 2, signedBy: 'Bo Ström', identified: true });
+    expect(codes(await hand())).toBe('balance-open');
+    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
+    await must(hand());
+    expect([(await orderViewById(house, orderId))!.state, (await job()).state]).toEqual(['handed-over', 'handed-over']);
+    expect(codes(await step('todo', 'final-check'))).toBe('job-closed');
+  });
+
+  it('holds and releases; a held job stands still; a stale bench is refused', async () => {
+    const { orderId, jobId } = await accepted();
+    const number = (await orderViewById(house, orderId))!.number;
+    await must(house.command('hold', { jobId, revision: 1, reason: 'Moulding is late', who: 'supplier' }));
+    expect(codes(await house.command('move-step', { jobId, revision: 2, step: 'materials-here', to: 'done', ticks: [] }))).toBe('job-held');
+    expect(codes(await house.command('release', { jobId, revision: 1 }))).toBe('job-stale');
+    await must(house.command('release', { jobId, revision: 2 }));
+    await must(house.command('move-step', { jobId, revision: 3, step: 'materials-here', to: 'done', ticks: [] }));
+    await must(house.command('move-step', { jobId, revision: 4, step: 'materials-here', to: 'todo', ticks: [] }));
+    expect((await jobView(house, `${number}-1`))!.state).toBe('waiting-for-material');
+  });
+});
+
+describe('the price list', () => {
+  it('takes all or nothing, and not on books that changed since the preview', async () => {
+    const edition = (await house.books())!.prices.edition;
+    const import_ = (text: string, at: number) => house.command('import-mouldings', { text, edition: at, file: 'x.csv' });
+    expect(codes(await import_(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'), edition))).toBe('list-refused');
+    expect(codes(await import_(fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition - 1))).toBe('books-stale');
+    expect((await house.books())!.lists.mouldings).toHaveLength(64);
+  });
+});
