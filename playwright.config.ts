@@ -2,7 +2,14 @@ import { defineConfig } from '@playwright/test';
 
 const PORT = 3917;
 const SHOP_PORT = 3918;
-const flags = ['--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const flags = [
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 const root = process.getuid?.() === 0;
 const server = (port: number, mode: string) => ({
   command: `node scripts/serve-for-tests.mjs ${port} ${mode}`,

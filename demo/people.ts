@@ -7,7 +7,16 @@ export const STAFF = [
 ] as const;
 
 export const CUSTOMERS = [
-  ['Orla Tamsin', '555 0142'], ['Bram Kestle', '555 0177'], ['Nerys Quill', '555 0118'], ['Harbour office, Quillet', '555 0100'], ['Dov Marrin', '555 0163'],
-  ['Saskia Lowe-Penn', '555 0129'], ['Ferry school', '555 0191'], ['Teodor Vance', '555 0155'], ['Wynn Abery', '555 0134'], ['Ilse Corran', '555 0186'],
-  ['Pascoe Trill', '555 0121'], ['Mirela Stroud', '555 0168'],
-] as const; // prettier-ignore
+  ['Orla Tamsin', '555 0142'],
+  ['Bram Kestle', '555 0177'],
+  ['Nerys Quill', '555 0118'],
+  ['Harbour office, Quillet', '555 0100'],
+  ['Dov Marrin', '555 0163'],
+  ['Saskia Lowe-Penn', '555 0129'],
+  ['Ferry school', '555 0191'],
+  ['Teodor Vance', '555 0155'],
+  ['Wynn Abery', '555 0134'],
+  ['Ilse Corran', '555 0186'],
+  ['Pascoe Trill', '555 0121'],
+  ['Mirela Stroud', '555 0168'],
+] as const;

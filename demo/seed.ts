@@ -34,7 +34,10 @@ const SETTINGS = defaultSettings('in');
 
 function designOf(piece: DemoPiece): Design {
   const start = newDesign(SETTINGS, STARTING_HOUSE, inch(piece.size[0]), inch(piece.size[1]));
-  const mats = (piece.mats ?? ['RAG-SHELL']).map((code, index) => ({ board: { code }, reveal: index === 0 ? length(0) : SETTINGS.reveal }));
+  const mats = (piece.mats ?? ['RAG-SHELL']).map((code, index) => ({
+    board: { code },
+    reveal: index === 0 ? length(0) : SETTINGS.reveal,
+  }));
   const small = start.piece.width < inches(10);
   return {
     ...start,
@@ -62,7 +65,14 @@ class Teller {
   }
 
   async do<N extends CommandName>(name: N, payload: Payload<N>): Promise<void> {
-    await perform(this.tx, crypto.randomUUID(), name, payload as never, { house: this.house, by: this.by, now: this.at }, handlers);
+    await perform(
+      this.tx,
+      crypto.randomUUID(),
+      name,
+      payload as never,
+      { house: this.house, by: this.by, now: this.at },
+      handlers,
+    );
   }
 
   async revision(orderId: string): Promise<number> {
@@ -77,9 +87,12 @@ async function workJob(tx: Tx, tell: Teller, jobId: string, steps: number, order
     tell.at = new Date(tell.at.getTime() + 5_400_000);
     tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
     if (next === 'final-check') {
-      const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const])) as Partial<Record<CheckPoint, 'ok'>>;
+      const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const])) as Partial<
+        Record<CheckPoint, 'ok'>
+      >;
       await tell.do('final-check', { jobId, revision, points });
-    } else await tell.do('move-step', { jobId, revision, step: next, to: 'done', ticks: ['insisted-kept', 'right-way-up'] });
+    } else
+      await tell.do('move-step', { jobId, revision, step: next, to: 'done', ticks: ['insisted-kept', 'right-way-up'] });
     revision += 1;
   }
   if (order.hold) await tell.do('hold', { jobId, revision, ...order.hold });
@@ -87,17 +100,33 @@ async function workJob(tx: Tx, tell: Teller, jobId: string, steps: number, order
 
 async function failOnce(tell: Teller, jobId: string, revision: number): Promise<void> {
   tell.by = 'Ines';
-  await tell.do('final-check', { jobId, revision, points: { 'specks-inside': { failed: 'A fibre under the glass, lower left' } } });
+  await tell.do('final-check', {
+    jobId,
+    revision,
+    points: { 'specks-inside': { failed: 'A fibre under the glass, lower left' } },
+  });
 }
 
 const STEPS_READY = 11;
 
-async function tellOrder(tx: Tx, tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
+async function tellOrder(
+  tx: Tx,
+  tell: Teller,
+  now: Date,
+  order: DemoOrder,
+  customerIds: readonly string[],
+): Promise<void> {
   const orderId = crypto.randomUUID();
   const pieces = order.pieces.map((piece) => ({ id: crypto.randomUUID(), design: designOf(piece) }));
   tell.at = daysAfter(now, -order.ago);
   tell.by = order.customer % 2 === 0 ? 'Ines' : 'Tobin';
-  await tell.do('save-quote', { orderId, revision: null, customerId: customerIds[order.customer]!, promised: dayOf(daysAfter(now, order.promisedIn)), pieces });
+  await tell.do('save-quote', {
+    orderId,
+    revision: null,
+    customerId: customerIds[order.customer]!,
+    promised: dayOf(daysAfter(now, order.promisedIn)),
+    pieces,
+  });
   const { progress } = order;
   if (progress === 'quoted' || progress === 'expired') return;
   if (progress === 'cancelled') return tell.do('cancel-order', { orderId, revision: 1, reason: 'Sold the drawing' });
@@ -114,21 +143,38 @@ async function tellOrder(tx: Tx, tell: Teller, now: Date, order: DemoOrder, cust
   }
   tell.by = 'Tobin';
   tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));
-  if (progress === 'handed-over' || order.paid === 'all') await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: total - deposit });
+  if (progress === 'handed-over' || order.paid === 'all')
+    await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: total - deposit });
   if (progress === 'handed-over') {
-    await tell.do('hand-over', { orderId, revision: await tell.revision(orderId), signedBy: CUSTOMERS[order.customer]![0], identified: true });
+    await tell.do('hand-over', {
+      orderId,
+      revision: await tell.revision(orderId),
+      signedBy: CUSTOMERS[order.customer]![0],
+      identified: true,
+    });
   }
 }
 
 /** Accepts with a reason for every warning; answers the total agreed. */
-async function agreedTotal(tell: Teller, orderId: string, pieces: readonly { id: string; design: Design }[]): Promise<number> {
+async function agreedTotal(
+  tell: Teller,
+  orderId: string,
+  pieces: readonly { id: string; design: Design }[],
+): Promise<number> {
   const worked = pieces.map((piece) => {
     const result = workOut(piece.design, tell.shop);
     if (!result.ok) throw new Error(`${piece.design.piece.title}: ${result.issues.map((one) => one.code).join()}`);
     return { id: piece.id, ...result.value };
   });
-  const warned = worked.flatMap((one) => one.cautions.filter((caution) => caution.level === 'warn').map((caution) => [`${one.id}:${caution.code}`, 'Shown to the customer, who wants it so'] as const));
-  const { total } = priceOrder(worked.map((one) => one.price!), tell.shop.prices!); // prettier-ignore
+  const warned = worked.flatMap((one) =>
+    one.cautions
+      .filter((caution) => caution.level === 'warn')
+      .map((caution) => [`${one.id}:${caution.code}`, 'Shown to the customer, who wants it so'] as const),
+  );
+  const { total } = priceOrder(
+    worked.map((one) => one.price!),
+    tell.shop.prices!,
+  );
   await tell.do('accept-order', { orderId, revision: 1, total, reasons: Object.fromEntries(warned) });
   return total;
 }
@@ -140,15 +186,27 @@ export async function seedDemo(house: House): Promise<void> {
   const csv = fs.readFileSync(path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo', 'mouldings.csv'), 'utf8');
   const mouldings = readMouldingList(csv).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
   await house.db.transaction(async (tx) => {
-    await insertShop(tx, { name: 'Quillet Framing', home_unit: 'in', prices: startingPrices(), house: STARTING_HOUSE, demo: true });
+    await insertShop(tx, {
+      name: 'Quillet Framing',
+      home_unit: 'in',
+      prices: startingPrices(),
+      house: STARTING_HOUSE,
+      demo: true,
+    });
     await insertEdition(tx, 1, daysAfter(now, -90), 'Ines', 'first books');
     for (const [index, one] of mouldings.entries()) await putMoulding(tx, one, 1, index);
     for (const [index, one] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', one, index);
     for (const [index, one] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', one, index);
     for (const [index, one] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', one, index);
-    for (const [index, one] of STAFF.entries()) await insertStaff(tx, { id: crypto.randomUUID(), name: one.name, role: one.role, pin_hash: hashes[index]! });
+    for (const [index, one] of STAFF.entries())
+      await insertStaff(tx, { id: crypto.randomUUID(), name: one.name, role: one.role, pin_hash: hashes[index]! });
     const books = (await readBooks(tx))!;
-    const tell = new Teller(tx, house, { settings: books.settings, books: books.catalogue, prices: books.prices }, daysAfter(now, -80));
+    const tell = new Teller(
+      tx,
+      house,
+      { settings: books.settings, books: books.catalogue, prices: books.prices },
+      daysAfter(now, -80),
+    );
     const ids: string[] = [];
     for (const [name, phone] of CUSTOMERS) {
       const id = crypto.randomUUID();

@@ -30,7 +30,9 @@ export function install() {
   const mark = path.join('node_modules', '.lopren-installed');
   if (stamp(mark) === wanted) return;
   process.stdout.write('Installing packages …\n');
-  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], { shell: process.platform === 'win32' });
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error'], {
+    shell: process.platform === 'win32',
+  });
   fs.writeFileSync(mark, wanted);
 }
 
@@ -64,7 +66,10 @@ export const port = () => process.env.PORT ?? '3000';
 /** Starts the built server; resolves with its address once it answers. */
 export async function serve(env, host) {
   const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port()}`;
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port(), '-H', host], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...ENV, ...env } });
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port(), '-H', host], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...ENV, ...env },
+  });
   const ended = new Promise((resolve) => server.once('exit', resolve));
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
   let alive = true;

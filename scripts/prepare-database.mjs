@@ -8,7 +8,9 @@ import { PGlite } from '@electric-sql/pglite';
 
 const MIGRATIONS = path.join('src', 'db', 'migrations');
 const database = await PGlite.create();
-await database.exec('CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, at timestamptz NOT NULL DEFAULT now())');
+await database.exec(
+  'CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, at timestamptz NOT NULL DEFAULT now())',
+);
 for (const name of fs.readdirSync(MIGRATIONS).sort()) {
   await database.exec(fs.readFileSync(path.join(MIGRATIONS, name), 'utf8'));
   await database.query('INSERT INTO migration (number, name) VALUES ($1, $2)', [Number(name.slice(0, 4)), name]);

@@ -8,7 +8,10 @@ import { ENV } from './lib.mjs';
 const [port, mode] = process.argv.slice(2);
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-test-'));
 const env = { ...ENV, LOPREN_DATA: data, ...(mode === 'demo' ? { LOPREN_DEMO: '1' } : {}) };
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'], { stdio: 'inherit', env });
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'], {
+  stdio: 'inherit',
+  env,
+});
 const stop = () => {
   server.kill('SIGKILL');
   fs.rmSync(data, { recursive: true, force: true });

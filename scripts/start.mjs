@@ -3,6 +3,9 @@ import { build, install, serve } from './lib.mjs';
 
 install();
 build();
-const { address, ended } = await serve({ LOPREN_DATA: process.env.LOPREN_DATA ?? 'data' }, process.env.LOPREN_HOST ?? '0.0.0.0');
+const { address, ended } = await serve(
+  { LOPREN_DATA: process.env.LOPREN_DATA ?? 'data' },
+  process.env.LOPREN_HOST ?? '0.0.0.0',
+);
 process.stdout.write(`\nLopren is open at ${address}\n`);
 process.exit((await ended) ?? 0);

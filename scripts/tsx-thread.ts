@@ -5,5 +5,8 @@ import { Worker } from 'node:worker_threads';
 
 export const sourceThread = () => {
   const file = pathToFileURL(path.resolve('src/db/pglite/pglite.worker.ts')).href;
-  return new Worker(`import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(file)}); })`, { eval: true });
+  return new Worker(
+    `import('tsx/esm/api').then(({ register }) => { register(); return import(${JSON.stringify(file)}); })`,
+    { eval: true },
+  );
 };

@@ -13,7 +13,11 @@ import type { House } from '@/server/house';
 export interface TestHouse extends House {
   readonly clock: { now(): Date; at: Date };
   readonly owner: Person;
-  command<N extends CommandName>(name: N, payload: Payload<N>, options?: { id?: string; as?: Person | undefined }): ReturnType<typeof enter>;
+  command<N extends CommandName>(
+    name: N,
+    payload: Payload<N>,
+    options?: { id?: string; as?: Person | undefined },
+  ): ReturnType<typeof enter>;
 }
 
 export async function openHouse(): Promise<TestHouse> {
@@ -23,6 +27,7 @@ export async function openHouse(): Promise<TestHouse> {
   const clock = { at: new Date('2031-05-05T10:00:00Z'), now: () => clock.at };
   const house = houseOver(db, clock, Buffer.alloc(32, 7), false);
   const owner: Person = { id: crypto.randomUUID(), name: 'Ada', role: 'owner' };
-  const command: TestHouse['command'] = (name, payload, { id = crypto.randomUUID(), ...options } = {}) => enter(house, 'as' in options ? options.as : owner, { id, name, payload }, handlers);
+  const command: TestHouse['command'] = (name, payload, { id = crypto.randomUUID(), ...options } = {}) =>
+    enter(house, 'as' in options ? options.as : owner, { id, name, payload }, handlers);
   return { ...house, clock, owner, command };
 }

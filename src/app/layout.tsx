@@ -10,7 +10,10 @@ import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Dress } from '@/ui/dress';
 
-export const metadata: Metadata = { title: { default: 'Lopren', template: '%s · Lopren' }, description: 'Sizes, prices and the way of every job' };
+export const metadata: Metadata = {
+  title: { default: 'Lopren', template: '%s · Lopren' },
+  description: 'Sizes, prices and the way of every job',
+};
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? '';

@@ -24,10 +24,18 @@ export const commands = {
     roles: [] as readonly Role[],
     payload: z.object({ shop: line(80), owner: line(60), pin: pinSchema, homeUnit: z.enum(['in', 'mm']) }),
   },
-  'add-staff': { roles: ['owner'] as readonly Role[], payload: z.object({ id, name: line(60), pin: pinSchema, role: z.enum(ROLES) }) },
+  'add-staff': {
+    roles: ['owner'] as readonly Role[],
+    payload: z.object({ id, name: line(60), pin: pinSchema, role: z.enum(ROLES) }),
+  },
   'add-customer': {
     roles: COUNTER,
-    payload: z.object({ id, name: line(120), phone: z.string().trim().max(40), email: z.union([z.literal(''), z.email().max(120)]) }),
+    payload: z.object({
+      id,
+      name: line(120),
+      phone: z.string().trim().max(40),
+      email: z.union([z.literal(''), z.email().max(120)]),
+    }),
   },
   'save-quote': {
     roles: COUNTER,
@@ -37,7 +45,10 @@ export const commands = {
       revision: revision.nullable(),
       customerId: id,
       promised: day,
-      pieces: z.array(z.object({ id, design: designSchema })).min(1).max(40),
+      pieces: z
+        .array(z.object({ id, design: designSchema }))
+        .min(1)
+        .max(40),
     }),
   },
   'accept-order': {
@@ -54,17 +65,47 @@ export const commands = {
   'cancel-order': { roles: COUNTER, payload: z.object({ orderId: id, revision, reason: line(300) }) },
   'take-cash': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount }) },
   'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount }) },
-  'card-answer': { roles: COUNTER, payload: z.object({ requestId: id, answer: z.enum(['approved', 'declined', 'unanswered', 'dropped']) }) },
+  'card-answer': {
+    roles: COUNTER,
+    payload: z.object({ requestId: id, answer: z.enum(['approved', 'declined', 'unanswered', 'dropped']) }),
+  },
   'reverse-payment': { roles: COUNTER, payload: z.object({ paymentId: id, newId: id, reason: line(300) }) },
-  'move-step': { roles: ALL, payload: z.object({ jobId: id, revision, step: z.enum(STEPS), to: z.enum(['doing', 'done', 'todo']), ticks: z.array(z.string().max(40)).max(20) }) },
+  'move-step': {
+    roles: ALL,
+    payload: z.object({
+      jobId: id,
+      revision,
+      step: z.enum(STEPS),
+      to: z.enum(['doing', 'done', 'todo']),
+      ticks: z.array(z.string().max(40)).max(20),
+    }),
+  },
   'final-check': {
     roles: ALL,
-    payload: z.object({ jobId: id, revision, points: z.partialRecord(z.enum(checkPoints), z.union([z.literal('ok'), z.object({ failed: line(300) })])) }),
+    payload: z.object({
+      jobId: id,
+      revision,
+      points: z.partialRecord(z.enum(checkPoints), z.union([z.literal('ok'), z.object({ failed: line(300) })])),
+    }),
   },
-  hold: { roles: ALL, payload: z.object({ jobId: id, revision, reason: line(300), who: z.enum(['customer', 'supplier', 'conservator', 'shop']) }) },
+  hold: {
+    roles: ALL,
+    payload: z.object({
+      jobId: id,
+      revision,
+      reason: line(300),
+      who: z.enum(['customer', 'supplier', 'conservator', 'shop']),
+    }),
+  },
   release: { roles: ALL, payload: z.object({ jobId: id, revision }) },
-  'hand-over': { roles: COUNTER, payload: z.object({ orderId: id, revision, signedBy: line(120), identified: z.literal(true) }) },
-  'import-mouldings': { roles: ['owner'] as readonly Role[], payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }) },
+  'hand-over': {
+    roles: COUNTER,
+    payload: z.object({ orderId: id, revision, signedBy: line(120), identified: z.literal(true) }),
+  },
+  'import-mouldings': {
+    roles: ['owner'] as readonly Role[],
+    payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }),
+  },
 } as const;
 
 export type CommandName = keyof typeof commands;

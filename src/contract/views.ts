@@ -89,7 +89,13 @@ export interface JobView {
   readonly steps: readonly StepView[];
   readonly next: StepKey | null;
   readonly worked: WorkedOut;
-  readonly events: readonly { readonly at: string; readonly by: string; readonly what: string; readonly step: string | null; readonly detail: Readonly<Record<string, unknown>> }[];
+  readonly events: readonly {
+    readonly at: string;
+    readonly by: string;
+    readonly what: string;
+    readonly step: string | null;
+    readonly detail: Readonly<Record<string, unknown>>;
+  }[];
 }
 export interface BoardJob {
   readonly ticket: string;

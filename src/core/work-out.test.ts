@@ -24,10 +24,17 @@ import { type WorkedOut, workOut } from './work-out';
 
 /* eslint-disable @typescript-eslint/no-explicit-any -- worked cases are data of many shapes */
 const sizeOf = (text: any): Size => ({ w: inch(text.w), h: inch(text.h) });
-const sidesOf = (text: any): Sides => ({ left: inch(text.left), right: inch(text.right), top: inch(text.top), bottom: inch(text.bottom) });
+const sidesOf = (text: any): Sides => ({
+  left: inch(text.left),
+  right: inch(text.right),
+  top: inch(text.top),
+  bottom: inch(text.bottom),
+});
 /** Every length of a value as text in `unit`, exact; other values untouched. */
 const texts = (value: any, unit: Unit): any =>
-  typeof value === 'number' ? lengthText(length(value), unit) : Object.fromEntries(Object.entries(value).map(([key, one]) => [key, texts(one, unit)]));
+  typeof value === 'number'
+    ? lengthText(length(value), unit)
+    : Object.fromEntries(Object.entries(value).map(([key, one]) => [key, texts(one, unit)]));
 
 const done = (design: Design, unit: Unit = 'in'): WorkedOut => {
   const result = workOut(design, shop(unit));
@@ -40,26 +47,64 @@ describe('worked cases: sizes', () => {
   it.each(covered)('$id $note', ({ given, expect: wanted }) => {
     const unit = given.unit as Unit;
     const { piece, border } = given;
-    const design = newDesign(defaultSettings(unit), { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' }, inch(piece.w ?? piece.top), inch(piece.h ?? piece.left));
+    const design = newDesign(
+      defaultSettings(unit),
+      { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' },
+      inch(piece.w ?? piece.top),
+      inch(piece.h ?? piece.left),
+    );
     const result = done(
       {
         ...design,
         piece: { ...design.piece, ...(piece.bottom ? { width2: inch(piece.bottom), height2: inch(piece.right) } : {}) },
         window: { overlap: inch(given.overlap) },
         border: { mode: 'equal', all: inch(border.left) },
-        frame: { allowance: inch(given.allowance), moulding: { given: moulding({ faceWidth: inch(given.faceWidth), rabbetWidth: inch(given.rabbetWidth), rabbetDepth: mm(30) }) } },
+        frame: {
+          allowance: inch(given.allowance),
+          moulding: {
+            given: moulding({
+              faceWidth: inch(given.faceWidth),
+              rabbetWidth: inch(given.rabbetWidth),
+              rabbetDepth: mm(30),
+            }),
+          },
+        },
       },
       unit,
     ).sizes;
     const { differenceSaid: _said, ...figures } = wanted;
-    expect(texts({ opening: result.opening, package: result.package, rabbet: result.rabbet, sight: result.sight, outside: result.outside, visibleBorder: result.visibleBorder, unitedSize: result.unitedSize }, unit)).toEqual(figures);
+    expect(
+      texts(
+        {
+          opening: result.opening,
+          package: result.package,
+          rabbet: result.rabbet,
+          sight: result.sight,
+          outside: result.outside,
+          visibleBorder: result.visibleBorder,
+          unitedSize: result.unitedSize,
+        },
+        unit,
+      ),
+    ).toEqual(figures);
   });
 
   it.each(workedCases('legs and length charged'))('$id $note', ({ given, expect: wanted }) => {
     const [rabbet, allowance] = [sizeOf(given.rabbet), length(0)];
-    const sizes = frameSizes(rabbet, allowance, moulding({ faceWidth: inch(given.faceWidth), rabbetWidth: inch(given.rabbetWidth) }), new Notebook());
-    const found = legs(sizes, mm(0.1)).map(({ count, longPoint, rabbetLength, shortPoint }) => ({ count, ...texts({ longPoint, rabbetLength, shortPoint }, given.unit) }));
-    expect({ legs: found, lengthCharged: lengthText(sizes.lengthCharged, given.unit) }).toEqual({ legs: wanted.legs, lengthCharged: wanted.lengthCharged });
+    const sizes = frameSizes(
+      rabbet,
+      allowance,
+      moulding({ faceWidth: inch(given.faceWidth), rabbetWidth: inch(given.rabbetWidth) }),
+      new Notebook(),
+    );
+    const found = legs(sizes, mm(0.1)).map(({ count, longPoint, rabbetLength, shortPoint }) => ({
+      count,
+      ...texts({ longPoint, rabbetLength, shortPoint }, given.unit),
+    }));
+    expect({ legs: found, lengthCharged: lengthText(sizes.lengthCharged, given.unit) }).toEqual({
+      legs: wanted.legs,
+      lengthCharged: wanted.lengthCharged,
+    });
   });
 
   it.each(workedCases('mats'))('$id $note', ({ given, expect: wanted }) => {
@@ -73,8 +118,13 @@ describe('worked cases: depth, weight, hanging', () => {
   it.each(workedCases('depth'))('$id $note', ({ given, expect: wanted }) => {
     const total = plus(...given.stack.map((one: any) => inch(one.thickness)));
     const room = length(inch(given.rabbetDepth) - total);
-    const fires = { fits: [], tight: ['depth-tight'], proud: ['depth-proud'], loose: ['depth-loose'] }[verdictOf(room, defaultSettings('mm'))];
-    expect({ room: `${Math.round((room / 320) * 1e6) / 1e6} mm`, fires }).toEqual({ room: wanted.room, fires: wanted.fires });
+    const fires = { fits: [], tight: ['depth-tight'], proud: ['depth-proud'], loose: ['depth-loose'] }[
+      verdictOf(room, defaultSettings('mm'))
+    ];
+    expect({ room: `${Math.round((room / 320) * 1e6) / 1e6} mm`, fires }).toEqual({
+      room: wanted.room,
+      fires: wanted.fires,
+    });
   });
 
   it.each(workedCases('weight'))('$id $note', ({ given, expect: wanted }) => {
@@ -83,12 +133,24 @@ describe('worked cases: depth, weight, hanging', () => {
       const area = { w: w!, h: h! };
       if (part.weighed) return Number.parseFloat(part.weighed);
       if (part.material === 'paper') return (area.w / 320000) * (area.h / 320000) * DENSITY.paperPerSquareMetre;
-      if (part.material === 'canvas on bars') return (area.w / 320000) * (area.h / 320000) * 0.5 + 0.7 * (area.w / 320000 + area.h / 320000);
+      if (part.material === 'canvas on bars')
+        return (area.w / 320000) * (area.h / 320000) * 0.5 + 0.7 * (area.w / 320000 + area.h / 320000);
       if (part.material === 'mat board' && part.window) return matKg(area, sizeOf(part.window), inch(part.thickness));
       if (part.outside) {
-        const over = { profileArea: part.profileArea && Number.parseFloat(part.profileArea), density: part.density && Number.parseFloat(part.density) };
+        const over = {
+          profileArea: part.profileArea && Number.parseFloat(part.profileArea),
+          density: part.density && Number.parseFloat(part.density),
+        };
         const material = part.material === 'aluminium section' ? 'metal' : 'wood';
-        return mouldingKg(sizeOf(part.outside), moulding({ material, faceWidth: inch(part.faceWidth ?? '1 mm'), height: inch(part.height ?? '1 mm'), ...over }));
+        return mouldingKg(
+          sizeOf(part.outside),
+          moulding({
+            material,
+            faceWidth: inch(part.faceWidth ?? '1 mm'),
+            height: inch(part.height ?? '1 mm'),
+            ...over,
+          }),
+        );
       }
       const key = { 'mat board': 'mat', 'foam board': 'foam' }[part.material as string] ?? part.material;
       return (part.count ?? 1) * sheetKg(area, inch(part.thickness), (DENSITY as any)[key]);
@@ -99,16 +161,38 @@ describe('worked cases: depth, weight, hanging', () => {
 
   it.each(workedCases('hanging').filter(({ given }) => given.slack))('$id $note', ({ given, expect: wanted }) => {
     const unit = given.unit as Unit;
-    const settings = { ...defaultSettings(unit), ringRatings: (given.ratingsStocked ?? ['5 kg']).map((one: string) => Number.parseFloat(one)) };
-    const rings = ['third', 'quarter'].includes(given.ringDrop ?? 'third') ? (given.ringDrop ?? 'third') : { distance: inch(given.ringDrop) };
+    const settings = {
+      ...defaultSettings(unit),
+      ringRatings: (given.ratingsStocked ?? ['5 kg']).map((one: string) => Number.parseFloat(one)),
+    };
+    const rings = ['third', 'quarter'].includes(given.ringDrop ?? 'third')
+      ? (given.ringDrop ?? 'third')
+      : { distance: inch(given.ringDrop) };
     const inset = given.inset ? length(2 * inch(given.inset)) : inch(given.faceWidth);
     const slack = String(Number.parseFloat(given.slack) / 100);
-    const found = hangingOf({ rings, slack }, sizeOf(given.outside), inset, Number.parseFloat(given.weight ?? '0'), settings, new Notebook())!;
-    const inMm = { ringDrop: found.ringDrop, span: found.span, workingLength: found.workingLength, cutLength: found.wireCut, rise: found.rise, wireDrop: found.wireDrop };
-    for (const [key, value] of Object.entries(inMm)) expect(Math.abs(value / 320 - Number.parseFloat(wanted[key]))).toBeLessThanOrEqual(0.01);
+    const found = hangingOf(
+      { rings, slack },
+      sizeOf(given.outside),
+      inset,
+      Number.parseFloat(given.weight ?? '0'),
+      settings,
+      new Notebook(),
+    )!;
+    const inMm = {
+      ringDrop: found.ringDrop,
+      span: found.span,
+      workingLength: found.workingLength,
+      cutLength: found.wireCut,
+      rise: found.rise,
+      wireDrop: found.wireDrop,
+    };
+    for (const [key, value] of Object.entries(inMm))
+      expect(Math.abs(value / 320 - Number.parseFloat(wanted[key]))).toBeLessThanOrEqual(0.01);
     if (wanted.pull) expect(Math.abs(found.pullKg - Number.parseFloat(wanted.pull))).toBeLessThanOrEqual(0.01);
-    if (wanted.hookHeight) expect(Math.abs(found.hookHeight / 320 - Number.parseFloat(wanted.hookHeight))).toBeLessThanOrEqual(0.01);
-    if ('choose' in wanted) expect(found.choose ?? null).toBe(wanted.choose === null ? null : Number.parseFloat(wanted.choose));
+    if (wanted.hookHeight)
+      expect(Math.abs(found.hookHeight / 320 - Number.parseFloat(wanted.hookHeight))).toBeLessThanOrEqual(0.01);
+    if ('choose' in wanted)
+      expect(found.choose ?? null).toBe(wanted.choose === null ? null : Number.parseFloat(wanted.choose));
     const weak = given.ratingsStocked && !found.choose;
     const fires = [found.wireShows && 'wire-shows', found.noWire && 'no-wire', weak && 'hanger-weak'].filter(Boolean);
     expect(fires).toEqual(wanted.fires);
@@ -121,19 +205,51 @@ describe('worked cases: prices', () => {
     const price = done(exampleDesign()).price!;
     const order = priceOrder([price], prices);
     expect(price.lines.map((line) => formatMoney(line.amount))).toEqual(wanted.lines.map((line: any) => line.total));
-    expect([price.subtotal, price.rounding, price.price, order.tax[0]!.amount, order.total, order.deposit].map((one) => formatMoney(one))).toEqual([wanted.sum, wanted.rounding, wanted.price, wanted.tax, wanted.total, wanted.deposit]);
+    expect(
+      [price.subtotal, price.rounding, price.price, order.tax[0]!.amount, order.total, order.deposit].map((one) =>
+        formatMoney(one),
+      ),
+    ).toEqual([wanted.sum, wanted.rounding, wanted.price, wanted.tax, wanted.total, wanted.deposit]);
   });
 
   const amount = (text: string) => parseMoney(text)!;
-  it.each(workedCases('prices').filter(({ given }) => given.taxGroups || (given.tax && given.lines.every((one: any) => one.amount) && !given.identicalPieces && !given.discount)))('$id $note', ({ given, expect: wanted }) => {
-    const groups: [string, { amount: string; rate: string }][] = given.taxGroups ? Object.entries(given.taxGroups) : [['goods', { amount: wanted.price, rate: given.tax }]];
-    const pieces = groups.map(([, one]) => ({ price: amount(one.amount), taxed: { goods: amount(one.amount), labour: 0 as Money } }));
+  it.each(
+    workedCases('prices').filter(
+      ({ given }) =>
+        given.taxGroups ||
+        (given.tax && given.lines.every((one: any) => one.amount) && !given.identicalPieces && !given.discount),
+    ),
+  )('$id $note', ({ given, expect: wanted }) => {
+    const groups: [string, { amount: string; rate: string }][] = given.taxGroups
+      ? Object.entries(given.taxGroups)
+      : [['goods', { amount: wanted.price, rate: given.tax }]];
+    const pieces = groups.map(([, one]) => ({
+      price: amount(one.amount),
+      taxed: { goods: amount(one.amount), labour: 0 as Money },
+    }));
     const rates = groups.map(([, one]) => one.rate.replace(' %', ''));
-    const byRate = [...new Set(rates)].map((rate) => priceOrder(pieces.filter((_, index) => rates[index] === rate), { tax: { mode: given.mode, percent: { goods: rate, labour: '0' } }, depositPercent: (given.deposit ?? '50 %').replace(' %', '') }));
+    const byRate = [...new Set(rates)].map((rate) =>
+      priceOrder(
+        pieces.filter((_, index) => rates[index] === rate),
+        {
+          tax: { mode: given.mode, percent: { goods: rate, labour: '0' } },
+          depositPercent: (given.deposit ?? '50 %').replace(' %', ''),
+        },
+      ),
+    );
     const total = sum(byRate.map((one) => one.total));
     expect(formatMoney(total)).toBe(wanted.total);
-    if (groups.length > 1) expect(Object.fromEntries([...new Set(rates)].map((rate, index) => [`${rate} %`, formatMoney(byRate[index]!.tax[0]!.amount)]))).toEqual(wanted.tax);
-    else expect([formatMoney(byRate[0]!.tax[0]!.amount), formatMoney(byRate[0]!.deposit)]).toEqual([wanted.tax, wanted.deposit]);
+    if (groups.length > 1)
+      expect(
+        Object.fromEntries(
+          [...new Set(rates)].map((rate, index) => [`${rate} %`, formatMoney(byRate[index]!.tax[0]!.amount)]),
+        ),
+      ).toEqual(wanted.tax);
+    else
+      expect([formatMoney(byRate[0]!.tax[0]!.amount), formatMoney(byRate[0]!.deposit)]).toEqual([
+        wanted.tax,
+        wanted.deposit,
+      ]);
   });
 
   it('w-58, w-91: spreading and endings', () => {
@@ -141,7 +257,9 @@ describe('worked cases: prices', () => {
     const { given, expect: wanted } = find('w-58');
     expect(spread(amount(given.spread), given.pieces.map(amount)).map((one) => formatMoney(one))).toEqual(wanted.parts);
     const ends = find('w-91');
-    expect(ends.given.endings.map((ending: any) => formatMoney(withEnding(amount(ends.given.price), ending)))).toEqual(ends.expect.prices);
+    expect(ends.given.endings.map((ending: any) => formatMoney(withEnding(amount(ends.given.price), ending)))).toEqual(
+      ends.expect.prices,
+    );
   });
 
   it('charges the minimum area, and says which materials have no price', () => {
@@ -175,7 +293,13 @@ const anyDesign = fc
     const start = exampleDesign();
     return {
       ...start,
-      piece: { ...start.piece, width: length(one.w), width2: length(one.w + one.second), height: length(one.h), irreplaceable: one.irreplaceable },
+      piece: {
+        ...start.piece,
+        width: length(one.w),
+        width2: length(one.w + one.second),
+        height: length(one.h),
+        irreplaceable: one.irreplaceable,
+      },
       window: { overlap: length(one.overlap) },
       border: { mode: 'weighted', all: length(one.all), extra: length(one.extra) },
       mats: [0, ...one.reveals].map((reveal) => ({ board: { code: one.board }, reveal: length(reveal) })),
@@ -228,11 +352,23 @@ describe('what always holds', () => {
 
   it('every working, recomputed from its formula and inputs, gives its figure', () => {
     overDesigns(({ workings, price }) => {
-      for (const [path, working] of Object.entries(workings)) expect([path, evaluate(working)]).toEqual([path, working.value.value]);
+      for (const [path, working] of Object.entries(workings))
+        expect([path, evaluate(working)]).toEqual([path, working.value.value]);
       for (const working of price!.lines.flatMap((line) => line.workings)) {
         expect(Math.abs(evaluate(working) - Number(working.value.value))).toBeLessThanOrEqual(1);
       }
-      expect(Object.keys(workings)).toEqual(expect.arrayContaining(['sizes.opening.w', 'sizes.package.h', 'sizes.rabbet.w', 'sizes.sight.h', 'sizes.outside.w', 'stack.room', 'hanging.wireDrop', 'sizes.lengthCharged']));
+      expect(Object.keys(workings)).toEqual(
+        expect.arrayContaining([
+          'sizes.opening.w',
+          'sizes.package.h',
+          'sizes.rabbet.w',
+          'sizes.sight.h',
+          'sizes.outside.w',
+          'stack.room',
+          'hanging.wireDrop',
+          'sizes.lengthCharged',
+        ]),
+      );
     });
   });
 
@@ -246,7 +382,9 @@ describe('what always holds', () => {
           if (!after.ok) throw new Error(`${caution.code} by ${way.code} cannot be built`);
           const codes = after.value.cautions.map((one) => one.code);
           expect(codes).not.toContain(caution.code);
-          expect(after.value.cautions.filter((one) => one.level === 'refuse').every((one) => refusals.includes(one.code))).toBe(true);
+          expect(
+            after.value.cautions.filter((one) => one.level === 'refuse').every((one) => refusals.includes(one.code)),
+          ).toBe(true);
           tried += 1;
         }
       }
@@ -256,8 +394,19 @@ describe('what always holds', () => {
 
   it('a larger piece never has a shorter leg', () => {
     overDesigns(({ sizes }, design) => {
-      const grown = workOut({ ...design, piece: { ...design.piece, width: plus(design.piece.width, length(77)), height: plus(design.piece.height, length(33)) } }, shop());
-      if (grown.ok) expect(grown.value.sizes.legs.every((leg, index) => leg.longPoint >= sizes.legs[index]!.longPoint)).toBe(true);
+      const grown = workOut(
+        {
+          ...design,
+          piece: {
+            ...design.piece,
+            width: plus(design.piece.width, length(77)),
+            height: plus(design.piece.height, length(33)),
+          },
+        },
+        shop(),
+      );
+      if (grown.ok)
+        expect(grown.value.sizes.legs.every((leg, index) => leg.longPoint >= sizes.legs[index]!.longPoint)).toBe(true);
     });
   });
 });
@@ -267,15 +416,33 @@ describe('cautions', () => {
   it.each<[string, Design]>([
     ['opening-not-covered', exampleDesign({ window: { overlap: length(0) } })],
     ['opening-overlap-small', exampleDesign({ piece: { ...exampleDesign().piece, width2: inch('12 3/16') } })],
-    ['trim-original', exampleDesign({ piece: { ...exampleDesign().piece, irreplaceable: true }, window: { overlap: inches(3) } })],
+    [
+      'trim-original',
+      exampleDesign({ piece: { ...exampleDesign().piece, irreplaceable: true }, window: { overlap: inches(3) } }),
+    ],
     ['depth-proud', exampleDesign({ frame: { moulding: { code: 'M4' }, allowance: inch('1/8') } })],
     ['depth-tight', exampleDesign({ backing: { code: 'B3' } })],
     ['depth-loose', exampleDesign({ frame: { moulding: { code: 'M2' }, allowance: inch('1/8') } })],
     ['board-too-small', exampleDesign({ piece: { ...exampleDesign().piece, height: inches(36) } })],
-    ['stick-too-short', exampleDesign({ frame: { moulding: { code: 'M3' }, allowance: inch('1/8') }, piece: { ...exampleDesign().piece, height: inches(34) } })],
-    ['rabbet-narrow', exampleDesign({ frame: { moulding: { given: moulding({ rabbetWidth: inch('1/8') }) }, allowance: inch('1/8') } })],
+    [
+      'stick-too-short',
+      exampleDesign({
+        frame: { moulding: { code: 'M3' }, allowance: inch('1/8') },
+        piece: { ...exampleDesign().piece, height: inches(34) },
+      }),
+    ],
+    [
+      'rabbet-narrow',
+      exampleDesign({ frame: { moulding: { given: moulding({ rabbetWidth: inch('1/8') }) }, allowance: inch('1/8') } }),
+    ],
     ['no-uv', exampleDesign({ piece: { ...exampleDesign().piece, signed: true } })],
-    ['not-archival', exampleDesign({ piece: { ...exampleDesign().piece, irreplaceable: true }, mats: [{ board: { given: mat({ archival: false }) }, reveal: length(0) }] })],
+    [
+      'not-archival',
+      exampleDesign({
+        piece: { ...exampleDesign().piece, irreplaceable: true },
+        mats: [{ board: { given: mat({ archival: false }) }, reveal: length(0) }],
+      }),
+    ],
     ['wire-shows', exampleDesign({ piece: { ...exampleDesign().piece, width: inches(30), height: inches(3) } })],
   ])('%s', (code, design) => {
     const caution = done(design).cautions.find((one) => one.code === code);
@@ -285,7 +452,10 @@ describe('cautions', () => {
   });
 
   it('a border as wide as a stick allows is not refused, one unit more is', () => {
-    const most = (stick: number) => done(exampleDesign({ frame: { moulding: { given: moulding({ stick: length(stick) }) }, allowance: inch('1/8') } })).cautions.map((one) => one.code);
+    const most = (stick: number) =>
+      done(
+        exampleDesign({ frame: { moulding: { given: moulding({ stick: length(stick) }) }, allowance: inch('1/8') } }),
+      ).cautions.map((one) => one.code);
     const exact = inch('22 7/8') + 2 * mm(10);
     expect(most(exact)).not.toContain('stick-too-short');
     expect(most(exact - 1)).toContain('stick-too-short');
@@ -293,8 +463,14 @@ describe('cautions', () => {
 
   it.each<[string, Partial<Design>]>([
     ['overlap-takes-all', { window: { overlap: inches(6) } }],
-    ['rabbet-wider-than-face', { frame: { moulding: { given: moulding({ rabbetWidth: inches(2) }) }, allowance: length(0) } }],
-    ['reveals-take-border', { mats: [0, 8128 * 2, 8128].map((reveal) => ({ board: { code: 'A1' }, reveal: length(reveal) })) }],
+    [
+      'rabbet-wider-than-face',
+      { frame: { moulding: { given: moulding({ rabbetWidth: inches(2) }) }, allowance: length(0) } },
+    ],
+    [
+      'reveals-take-border',
+      { mats: [0, 8128 * 2, 8128].map((reveal) => ({ board: { code: 'A1' }, reveal: length(reveal) })) },
+    ],
     ['material-unknown', { frame: { moulding: { code: 'GONE' }, allowance: length(0) } }],
     ['material-unknown', { backing: { given: backing() }, glazing: { code: 'constructor' } }],
   ])('what cannot be built is an issue beside its field: %s', (code, over) => {
@@ -304,12 +480,22 @@ describe('cautions', () => {
 });
 
 describe('edits', () => {
-  const steps = fc.array(fc.tuple(fc.constantFrom(['a'], ['b', 'c'], ['b', 'd'], ['list', 0], ['list', 1]), fc.integer({ min: 0, max: 3 }), fc.boolean()), { maxLength: 25 });
+  const steps = fc.array(
+    fc.tuple(
+      fc.constantFrom(['a'], ['b', 'c'], ['b', 'd'], ['list', 0], ['list', 1]),
+      fc.integer({ min: 0, max: 3 }),
+      fc.boolean(),
+    ),
+    { maxLength: 25 },
+  );
   it('undo restores every value that was, redo every value that came', () => {
     fc.assert(
       fc.property(steps, (all) => {
         const start = { a: 0, b: { c: 0, d: 0 }, list: [0, 0] };
-        const trail = all.reduce<History<typeof start>[]>((past, [path, to, join]) => [...past, change(past.at(-1)!, set(past.at(-1)!.now, path, to), join)], [begin(start)]);
+        const trail = all.reduce<History<typeof start>[]>(
+          (past, [path, to, join]) => [...past, change(past.at(-1)!, set(past.at(-1)!.now, path, to), join)],
+          [begin(start)],
+        );
         const last = trail.at(-1)!;
         let back = last;
         for (let k = 0; k < last.past.length; k += 1) back = undo(back);
@@ -333,7 +519,9 @@ describe('route', () => {
   it('plans 55 minutes for the worked example, and more for more mats and size', () => {
     const minutes = (design: Design) => done(design).route.reduce((total, step) => total + step.minutes, 0);
     expect(minutes(exampleDesign())).toBe(55);
-    expect(minutes(exampleDesign({ mats: [...exampleDesign().mats, { board: { code: 'A1' }, reveal: inch('1/4') }] }))).toBe(59);
+    expect(
+      minutes(exampleDesign({ mats: [...exampleDesign().mats, { board: { code: 'A1' }, reveal: inch('1/4') }] })),
+    ).toBe(59);
   });
 
   it('goes on only when what a step needs is done, and a failed check brings back what rests on it', () => {

@@ -42,7 +42,14 @@ function factsOf(resolved: Resolved, settings: Settings, book: Notebook): Facts 
   const sizes = windowMatSizes(resolved, settings, book);
   const stack = stackOf(resolved, settings, book);
   const weight = weightOf(resolved, sizes);
-  const hanging = hangingOf(resolved.design.hanging, sizes.outside, resolved.moulding.faceWidth, weight.kg, settings, book);
+  const hanging = hangingOf(
+    resolved.design.hanging,
+    sizes.outside,
+    resolved.moulding.faceWidth,
+    weight.kg,
+    settings,
+    book,
+  );
   return { resolved, sizes, stack, weight, settings, ...(hanging ? { hanging } : {}) };
 }
 

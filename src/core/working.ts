@@ -28,7 +28,9 @@ export const ofNumber = (value: string | number, of?: string): Quantity =>
   of === undefined ? { kind: 'number', value: String(value) } : { kind: 'number', value: String(value), of };
 
 const lengths = (inputs: Record<string, Length | Quantity>): Record<string, Quantity> =>
-  Object.fromEntries(Object.entries(inputs).map(([name, one]) => [name, typeof one === 'number' ? ofLength(one) : one]));
+  Object.fromEntries(
+    Object.entries(inputs).map(([name, one]) => [name, typeof one === 'number' ? ofLength(one) : one]),
+  );
 
 /** Collects workings while sizes are computed: `note` returns the value it was given, so a formula stays one line. */
 export class Notebook {
@@ -39,7 +41,13 @@ export class Notebook {
     return value;
   }
 
-  noteMoney(path: string, label: string, formula: string, inputs: Record<string, Length | Quantity>, value: Money): Money {
+  noteMoney(
+    path: string,
+    label: string,
+    formula: string,
+    inputs: Record<string, Length | Quantity>,
+    value: Money,
+  ): Money {
     this.workings[path] = { label, formula, inputs: lengths(inputs), value: ofMoney(value) };
     return value;
   }
@@ -56,6 +64,9 @@ export function quantityText(of: Quantity, unit: Unit): string {
 export function workingText(working: Working, unit: Unit): string {
   const names = Object.keys(working.inputs).sort((a, b) => b.length - a.length);
   if (names.length === 0) return working.formula;
-  const pattern = new RegExp(`(?<![\\w])(${names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|')})(?![\\w])`, 'g');
+  const pattern = new RegExp(
+    `(?<![\\w])(${names.map((name) => name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')).join('|')})(?![\\w])`,
+    'g',
+  );
   return working.formula.replace(pattern, (name) => `${name} ${quantityText(working.inputs[name]!, unit)}`);
 }

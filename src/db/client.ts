@@ -41,7 +41,8 @@ const rowsOf = (reply: Reply): Row[] => ('rows' in reply ? reply.rows : []);
 
 /** A database behind a wire. */
 export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () => undefined): Db {
-  const query = async <T>(sql: string, params: readonly unknown[] = []) => rowsOf(await wire({ kind: 'query', sql, params })) as T[];
+  const query = async <T>(sql: string, params: readonly unknown[] = []) =>
+    rowsOf(await wire({ kind: 'query', sql, params })) as T[];
   return {
     query,
     async transaction(work) {
@@ -50,7 +51,8 @@ export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () =>
       const { tx } = begun;
       const inside: Tx = {
         inTransaction: true,
-        query: async <T>(sql: string, params: readonly unknown[] = []) => rowsOf(await wire({ kind: 'query', sql, params, tx })) as T[],
+        query: async <T>(sql: string, params: readonly unknown[] = []) =>
+          rowsOf(await wire({ kind: 'query', sql, params, tx })) as T[],
         script: async (sql) => void (await wire({ kind: 'script', sql, tx })),
       };
       try {

@@ -27,12 +27,15 @@ export function readMigrations(folder: string): Migration[] {
  */
 export async function migrate(db: Db, migrations: readonly Migration[]): Promise<number[]> {
   return db.transaction(async (tx) => {
-    await tx.script('CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, at timestamptz NOT NULL DEFAULT now())');
+    await tx.script(
+      'CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, at timestamptz NOT NULL DEFAULT now())',
+    );
     const rows = await tx.query<{ number: number }>('SELECT number FROM migration ORDER BY number');
     const run = new Set(rows.map((row) => row.number));
     const newest = Math.max(0, ...migrations.map((one) => one.number));
     const unknown = [...run].find((number) => number > newest);
-    if (unknown) throw new Error(`The data was written by a newer Lopren (migration ${unknown}). Start that one instead.`);
+    if (unknown)
+      throw new Error(`The data was written by a newer Lopren (migration ${unknown}). Start that one instead.`);
     const due = migrations.filter((one) => !run.has(one.number));
     for (const one of due) {
       await tx.script(one.sql);

@@ -12,9 +12,18 @@ import { enter } from './door';
 import type { House } from './house';
 
 /** Asks the terminal about an open request and writes its answer down. */
-export async function settleCard(house: House, person: Person | undefined, requestId: string): Promise<Outcome<Record<string, unknown>>> {
+export async function settleCard(
+  house: House,
+  person: Person | undefined,
+  requestId: string,
+): Promise<Outcome<Record<string, unknown>>> {
   const request = await cardRequest(house.db, requestId);
   if (request && request.state !== 'open' && request.state !== 'unanswered') return good({ state: request.state });
   const answer = request ? await house.terminal.charge(requestId, money(request.amount)) : 'dropped';
-  return enter(house, person, { id: crypto.randomUUID(), name: 'card-answer', payload: { requestId, answer } }, handlers);
+  return enter(
+    house,
+    person,
+    { id: crypto.randomUUID(), name: 'card-answer', payload: { requestId, answer } },
+    handlers,
+  );
 }

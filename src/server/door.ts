@@ -50,7 +50,14 @@ export const schemaIssues = (found: readonly { path: PropertyKey[]; message: str
   found.slice(0, 20).map((one) => issue('input-wrong', { reason: one.message }, one.path.map(String).join('.')));
 
 /** One command inside a transaction: done once for its id, recorded, audited. Throws Refused with the issues. */
-export async function perform(tx: Tx, id: string, name: CommandName, payload: never, context: Context, handlers: Handlers): Promise<Done> {
+export async function perform(
+  tx: Tx,
+  id: string,
+  name: CommandName,
+  payload: never,
+  context: Context,
+  handlers: Handlers,
+): Promise<Done> {
   const digest = digestOf(payload);
   const before = await commandById(tx, id);
   if (before) {
@@ -68,13 +75,19 @@ export async function perform(tx: Tx, id: string, name: CommandName, payload: ne
 const TAKEN = '23505';
 
 /** Lets a command through, or answers what stands in its way. Only faults of the program are thrown. */
-export async function enter(house: House, person: Person | undefined, body: unknown, handlers: Handlers): Promise<Outcome<NonNullable<Done['result']>>> {
+export async function enter(
+  house: House,
+  person: Person | undefined,
+  body: unknown,
+  handlers: Handlers,
+): Promise<Outcome<NonNullable<Done['result']>>> {
   const request = read(body);
   if (!request.ok) return request;
   const { id, name, payload } = request.value;
   const { roles } = commands[name];
   if (roles.length > 0 && !person) return bad(issue('sign-in-first'));
-  if (person && roles.length > 0 && !roles.includes(person.role)) return bad(issue('not-permitted', { role: person.role, command: name }));
+  if (person && roles.length > 0 && !roles.includes(person.role))
+    return bad(issue('not-permitted', { role: person.role, command: name }));
   const context: Context = { house, by: person?.name ?? 'set-up', now: house.clock.now() };
   try {
     const done = await house.db.transaction((tx) => perform(tx, id, name, payload, context, handlers));
@@ -82,7 +95,8 @@ export async function enter(house: House, person: Person | undefined, body: unkn
     return good(done.result ?? {});
   } catch (error) {
     if (error instanceof Refused) return bad(...error.issues);
-    if (error instanceof DbError && error.code === TAKEN) return bad(issue('already-there', { constraint: error.constraint ?? '' }));
+    if (error instanceof DbError && error.code === TAKEN)
+      return bad(issue('already-there', { constraint: error.constraint ?? '' }));
     throw error;
   }
 }

@@ -29,7 +29,13 @@ export async function readBooks(db: Queries): Promise<Books | undefined> {
   const shop = await getShop(db);
   if (!shop) return undefined;
   const [edition, lists] = [await latestEdition(db), await listMaterials(db)];
-  return { shop, settings: defaultSettings(shop.home_unit), prices: { ...shop.prices, edition }, lists, catalogue: catalogueOf(lists) };
+  return {
+    shop,
+    settings: defaultSettings(shop.home_unit),
+    prices: { ...shop.prices, edition },
+    lists,
+    catalogue: catalogueOf(lists),
+  };
 }
 
 export interface KeptBooks {

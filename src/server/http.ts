@@ -9,16 +9,39 @@ import type { House } from './house';
 import { COOKIE, personOf } from './sessions';
 
 const STATUS: Record<string, number> = {
-  'sign-in-first': 401, 'not-permitted': 403, 'input-wrong': 400, 'body-not-json': 400, 'body-too-large': 413, 'too-many': 429, 'order-unknown': 404, 'job-unknown': 404,
-  'ticket-unknown': 404, 'order-stale': 409, 'job-stale': 409, 'books-stale': 409, 'order-agreed': 409, 'price-changed': 409, 'command-reused': 409, 'already-there': 409, fault: 500,
-}; // prettier-ignore
+  'sign-in-first': 401,
+  'not-permitted': 403,
+  'input-wrong': 400,
+  'body-not-json': 400,
+  'body-too-large': 413,
+  'too-many': 429,
+  'order-unknown': 404,
+  'job-unknown': 404,
+  'ticket-unknown': 404,
+  'order-stale': 409,
+  'job-stale': 409,
+  'books-stale': 409,
+  'order-agreed': 409,
+  'price-changed': 409,
+  'command-reused': 409,
+  'already-there': 409,
+  fault: 500,
+};
 
 /** Problem details with one entry for each issue: code, path, figures, message. */
 export function problem(issues: readonly Issue[], unit: Unit = 'in'): Response {
-  const said = issues.map((one) => ({ code: one.code, path: one.path ?? '', figures: one.figures, message: sayIssue(one, unit) }));
+  const said = issues.map((one) => ({
+    code: one.code,
+    path: one.path ?? '',
+    figures: one.figures,
+    message: sayIssue(one, unit),
+  }));
   const status = STATUS[issues[0]?.code ?? ''] ?? 422;
   const body = { type: 'about:blank', title: said[0]?.message ?? 'Refused', status, issues: said };
-  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } });
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
+  });
 }
 
 /** Reads a body of at most `most` bytes as text; undefined when it is larger, without reading the rest. */
@@ -44,7 +67,8 @@ export async function readText(request: Request, most: number): Promise<string |
 /** The body as JSON, or the response that refuses it. */
 export async function readJson(request: Request, most: number): Promise<{ value: unknown } | { refusal: Response }> {
   const text = await readText(request, most);
-  if (text === undefined) return { refusal: problem([{ code: 'body-too-large', figures: { most: `${Math.round(most / 1000)} kB` } }]) };
+  if (text === undefined)
+    return { refusal: problem([{ code: 'body-too-large', figures: { most: `${Math.round(most / 1000)} kB` } }]) };
   try {
     return { value: JSON.parse(text) as unknown };
   } catch {

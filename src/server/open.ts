@@ -15,7 +15,12 @@ const WORDS = { caution: sayCaution, wayOut: sayWayOut };
 const NO_HOUSE = { mat: '', moulding: '', glazing: '', backing: '' };
 
 /** One design in, everything that follows from it out. */
-export function openWorkOut(body: unknown, books: Books | undefined, unitOut: Unit | undefined, withWorking: boolean): Outcome<WorkOutAnswer> {
+export function openWorkOut(
+  body: unknown,
+  books: Books | undefined,
+  unitOut: Unit | undefined,
+  withWorking: boolean,
+): Outcome<WorkOutAnswer> {
   const checked = workOutBody.safeParse(body);
   if (!checked.success) return bad(...schemaIssues(checked.error.issues));
   const home = books?.settings.homeUnit ?? 'in';
@@ -49,25 +54,66 @@ export function openParse(body: unknown, home: Unit, unitOut: Unit | undefined) 
 
 const lengthAnswer = z.object({ length: z.object({ mm: z.number(), units: z.int(), text: z.string() }) });
 const problemSchema = z.object({
-  type: z.string(), title: z.string(), status: z.int(),
-  issues: z.array(z.object({ code: z.string(), path: z.string(), figures: z.record(z.string(), z.unknown()), message: z.string() })),
-}); // prettier-ignore
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  issues: z.array(
+    z.object({ code: z.string(), path: z.string(), figures: z.record(z.string(), z.unknown()), message: z.string() }),
+  ),
+});
 
-const json = (schema: z.ZodType, io: 'input' | 'output') => ({ 'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) } });
+const json = (schema: z.ZodType, io: 'input' | 'output') => ({
+  'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
+});
 
 /** OpenAPI 3.1, made from the schemas that check the requests. */
 export function openApi(): unknown {
-  const unit = { name: 'unit', in: 'query', required: false, description: 'the unit of texts in the answer', schema: { enum: ['in', 'mm'] } };
-  const refused = { description: 'Refused, with a code, a path and a sentence for each issue', content: { 'application/problem+json': json(problemSchema, 'output')['application/json'] } };
+  const unit = {
+    name: 'unit',
+    in: 'query',
+    required: false,
+    description: 'the unit of texts in the answer',
+    schema: { enum: ['in', 'mm'] },
+  };
+  const refused = {
+    description: 'Refused, with a code, a path and a sentence for each issue',
+    content: { 'application/problem+json': json(problemSchema, 'output')['application/json'] },
+  };
   const post = (summary: string, body: z.ZodType, answer: z.ZodType, parameters: unknown[]) => ({
-    post: { summary, parameters, requestBody: { required: true, content: json(body, 'input') }, responses: { 200: { description: 'Worked out', content: json(answer, 'output') }, 400: refused, 401: refused, 413: refused, 422: refused, 429: refused } },
+    post: {
+      summary,
+      parameters,
+      requestBody: { required: true, content: json(body, 'input') },
+      responses: {
+        200: { description: 'Worked out', content: json(answer, 'output') },
+        400: refused,
+        401: refused,
+        413: refused,
+        422: refused,
+        429: refused,
+      },
+    },
   });
-  const working = { name: 'working', in: 'query', required: false, description: 'true: say how each figure came about', schema: { type: 'boolean' } };
+  const working = {
+    name: 'working',
+    in: 'query',
+    required: false,
+    description: 'true: say how each figure came about',
+    schema: { type: 'boolean' },
+  };
   return {
     openapi: '3.1.0',
-    info: { title: 'Lopren', version: '1', description: 'The arithmetic of the shop, open to a spreadsheet, a saw stop or a check. Lengths in: text as people write it, or a number of millimetres.' },
+    info: {
+      title: 'Lopren',
+      version: '1',
+      description:
+        'The arithmetic of the shop, open to a spreadsheet, a saw stop or a check. Lengths in: text as people write it, or a number of millimetres.',
+    },
     paths: {
-      '/api/v1/work-out': post('One design in, everything that follows from it out', workOutBody, workOutAnswer, [unit, working]),
+      '/api/v1/work-out': post('One design in, everything that follows from it out', workOutBody, workOutAnswer, [
+        unit,
+        working,
+      ]),
       '/api/v1/lengths/parse': post('Read one length as people write it', parseBody, lengthAnswer, [unit]),
     },
   };

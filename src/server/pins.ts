@@ -3,7 +3,9 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 
 const COST = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 2 ** 20 };
 const derive = (pin: string, salt: Buffer) =>
-  new Promise<Buffer>((resolve, reject) => scrypt(pin, salt, 32, COST, (error, key) => (error ? reject(error) : resolve(key))));
+  new Promise<Buffer>((resolve, reject) =>
+    scrypt(pin, salt, 32, COST, (error, key) => (error ? reject(error) : resolve(key))),
+  );
 
 export async function hashPin(pin: string): Promise<string> {
   const salt = randomBytes(16);

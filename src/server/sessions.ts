@@ -1,7 +1,15 @@
 /** Who is signed in. The cookie holds a random token and its signature; the database only the token's hash. */
 import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { type Person, clearFailures, countTry, deleteSession, insertSession, sessionPerson, staffByName } from '@/db/queries/staff';
+import {
+  type Person,
+  clearFailures,
+  countTry,
+  deleteSession,
+  insertSession,
+  sessionPerson,
+  staffByName,
+} from '@/db/queries/staff';
 import type { House } from './house';
 import { pinFits } from './pins';
 
@@ -51,7 +59,11 @@ export async function personOf(house: House, cookie: string | undefined): Promis
 }
 
 /** Answers the cookie's value. Five wrong PINs lock the name for a minute. */
-export async function signIn(house: House, name: string, pin: string): Promise<Outcome<{ cookie: string; person: Person; seconds: number }>> {
+export async function signIn(
+  house: House,
+  name: string,
+  pin: string,
+): Promise<Outcome<{ cookie: string; person: Person; seconds: number }>> {
   const staff = await staffByName(house.db, name);
   if (!staff) return bad(issue('pin-wrong', { name, left: TRIES }, 'pin'));
   const now = house.clock.now();
@@ -61,7 +73,8 @@ export async function signIn(house: House, name: string, pin: string): Promise<O
   const tries = await countTry(house.db, staff.id, TRIES, new Date(now.getTime() + LOCK_SECONDS * 1000));
   const locked = bad(issue('pin-locked', { name: staff.name, seconds: LOCK_SECONDS }, 'pin'));
   if (tries > TRIES) return locked;
-  if (!(await pinFits(pin, staff.pin_hash))) return tries < TRIES ? bad(issue('pin-wrong', { name: staff.name, left: TRIES - tries }, 'pin')) : locked;
+  if (!(await pinFits(pin, staff.pin_hash)))
+    return tries < TRIES ? bad(issue('pin-wrong', { name: staff.name, left: TRIES - tries }, 'pin')) : locked;
   await clearFailures(house.db, staff.id);
   const token = randomBytes(32).toString('base64url');
   await insertSession(house.db, hashOf(token), staff.id, now, new Date(now.getTime() + LASTS));

@@ -5,8 +5,15 @@ import { inches, mm } from '@/core/units/length';
 const BOARD = { w: inches(32), h: inches(40) };
 const LARGE = { w: inches(48), h: inches(96) };
 const board = (code: string, name: string, colour: string, cost = '1.10', over: Partial<Sheet> = {}): Sheet => ({
-  code, name, thickness: mm(1.4), colour, cost: { amount: cost, per: 'sqft' }, largest: BOARD, archival: true, ...over,
-}); // prettier-ignore
+  code,
+  name,
+  thickness: mm(1.4),
+  colour,
+  cost: { amount: cost, per: 'sqft' },
+  largest: BOARD,
+  archival: true,
+  ...over,
+});
 
 export const STARTING_MATS: readonly Sheet[] = [
   board('RAG-SHELL', 'Shell, 4-ply rag', '#f4ecdd'),
@@ -23,20 +30,47 @@ export const STARTING_MATS: readonly Sheet[] = [
 ];
 
 const glass = (code: string, name: string, cost: string, over: Partial<Glazing> = {}): Glazing => ({
-  code, name, thickness: mm(2), colour: '#c6dddc', cost: { amount: cost, per: 'sqft' }, largest: { w: inches(36), h: inches(48) },
-  archival: true, type: 'glass', uv: false, coated: false, ...over,
-}); // prettier-ignore
+  code,
+  name,
+  thickness: mm(2),
+  colour: '#c6dddc',
+  cost: { amount: cost, per: 'sqft' },
+  largest: { w: inches(36), h: inches(48) },
+  archival: true,
+  type: 'glass',
+  uv: false,
+  coated: false,
+  ...over,
+});
 export const STARTING_GLAZINGS: readonly Glazing[] = [
   glass('GL-CLEAR', 'Clear glass', '1.60'),
   glass('GL-UV', 'Clear glass, UV 92', '3.90', { uv: true, coated: true }),
   glass('AC-CLEAR', 'Clear acrylic', '3.20', { type: 'acrylic', thickness: mm(2.5), largest: LARGE }),
   glass('AC-UV', 'Acrylic, UV 98', '5.60', { type: 'acrylic', thickness: mm(2.5), uv: true, largest: LARGE }),
-  { code: 'NONE', name: 'No glazing', thickness: mm(0), colour: '#ffffff', cost: { amount: '0', per: 'sqft' }, archival: true, type: 'none', uv: false, coated: false },
+  {
+    code: 'NONE',
+    name: 'No glazing',
+    thickness: mm(0),
+    colour: '#ffffff',
+    cost: { amount: '0', per: 'sqft' },
+    archival: true,
+    type: 'none',
+    uv: false,
+    coated: false,
+  },
 ];
 
 const back = (code: string, name: string, thick: number, cost: string, over: Partial<Backing> = {}): Backing => ({
-  code, name, thickness: mm(thick), colour: '#fdfcf8', cost: { amount: cost, per: 'sqft' }, largest: { w: inches(48), h: inches(96) }, archival: true, type: 'foam', ...over,
-}); // prettier-ignore
+  code,
+  name,
+  thickness: mm(thick),
+  colour: '#fdfcf8',
+  cost: { amount: cost, per: 'sqft' },
+  largest: { w: inches(48), h: inches(96) },
+  archival: true,
+  type: 'foam',
+  ...over,
+});
 export const STARTING_BACKINGS: readonly Backing[] = [
   back('FOAM-5', 'Foam board 5 mm', 5, '0.90'),
   back('FOAM-3', 'Foam board 3 mm', 3, '0.80'),

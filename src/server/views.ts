@@ -3,7 +3,17 @@ import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderV
 import { planImport, readMouldingList } from '@/core/books/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
 import { agreedOf, eventsOf, jobByTicket, jobsOfOrder, openJobs, stepsOf, stepsOfAll } from '@/db/queries/jobs';
-import { type OrderRow, customerById, findCustomers, findOrders, openCards, orderById, orderByNumber, paymentsOf, piecesOf } from '@/db/queries/orders';
+import {
+  type OrderRow,
+  customerById,
+  findCustomers,
+  findOrders,
+  openCards,
+  orderById,
+  orderByNumber,
+  paymentsOf,
+  piecesOf,
+} from '@/db/queries/orders';
 import { dayOf } from './clock';
 import type { House } from './house';
 
@@ -22,17 +32,28 @@ async function viewOf(house: House, order: OrderRow): Promise<OrderView> {
     openCards(house.db, order.id),
     jobsOfOrder(house.db, order.id),
   ]);
-  const steps = await stepsOfAll(house.db, jobs.map((job) => job.id)); // prettier-ignore
-  const state = (id: string) => (order.state === 'cancelled' ? 'cancelled' : jobState(steps.filter((step) => step.job_id === id)));
+  const steps = await stepsOfAll(
+    house.db,
+    jobs.map((job) => job.id),
+  );
+  const state = (id: string) =>
+    order.state === 'cancelled' ? 'cancelled' : jobState(steps.filter((step) => step.job_id === id));
   return {
-    id: order.id, number: order.number, state: order.state, revision: order.revision, promised: order.promised, quoteUntil: order.quote_until, edition: order.edition,
-    customer: customer!, agreed: order.agreed,
+    id: order.id,
+    number: order.number,
+    state: order.state,
+    revision: order.revision,
+    promised: order.promised,
+    quoteUntil: order.quote_until,
+    edition: order.edition,
+    customer: customer!,
+    agreed: order.agreed,
     pieces: pieces.map(({ id, design, agreed }) => ({ id, design, agreed })),
     payments: payments.map(({ order_id: _order, at, ...one }) => ({ ...one, at: at.toISOString() })),
     paid: payments.reduce((total, one) => total + one.amount, 0),
     openCards: cards.map(({ id, amount }) => ({ id, amount })),
     jobs: jobs.map((job) => ({ ticket: job.ticket, state: state(job.id), hold: job.hold })),
-  }; // prettier-ignore
+  };
 }
 
 export async function orderView(house: House, number: number): Promise<OrderView | undefined> {
@@ -51,17 +72,35 @@ export async function jobView(house: House, ticket: string): Promise<JobView | u
   const steps = await stepsOf(house.db, job.id);
   const events = await eventsOf(house.db, job.id);
   return {
-    id: job.id, ticket: job.ticket, number: job.number, revision: job.revision, customer: job.customer, promised: job.promised, hold: job.hold, reasons: job.reasons, worked,
+    id: job.id,
+    ticket: job.ticket,
+    number: job.number,
+    revision: job.revision,
+    customer: job.customer,
+    promised: job.promised,
+    hold: job.hold,
+    reasons: job.reasons,
+    worked,
     state: job.order_state === 'cancelled' ? 'cancelled' : jobState(steps),
-    steps: steps.map(({ step, station, minutes, state, times, started_at }) => ({ step, station, minutes, state, times, startedAt: started_at?.toISOString() ?? null })),
+    steps: steps.map(({ step, station, minutes, state, times, started_at }) => ({
+      step,
+      station,
+      minutes,
+      state,
+      times,
+      startedAt: started_at?.toISOString() ?? null,
+    })),
     next: nextStep(steps) ?? null,
     events: events.map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
-  }; // prettier-ignore
+  };
 }
 
 export async function boardView(house: House): Promise<BoardView> {
   const jobs = await openJobs(house.db);
-  const all = await stepsOfAll(house.db, jobs.map((job) => job.id)); // prettier-ignore
+  const all = await stepsOfAll(
+    house.db,
+    jobs.map((job) => job.id),
+  );
   const byJob = new Map<string, typeof all>();
   for (const step of all) byJob.set(step.job_id, [...(byJob.get(step.job_id) ?? []), step]);
   return {
@@ -70,7 +109,12 @@ export async function boardView(house: House): Promise<BoardView> {
       const steps = byJob.get(job.id) ?? [];
       const next = nextStep(steps);
       return {
-        ticket: job.ticket, title: job.title, customer: job.customer, promised: job.promised, state: jobState(steps), hold: job.hold,
+        ticket: job.ticket,
+        title: job.title,
+        customer: job.customer,
+        promised: job.promised,
+        state: jobState(steps),
+        hold: job.hold,
         next: next ?? null,
         station: steps.find((one) => one.step === next)?.station ?? null,
         minutesLeft: steps.filter((one) => one.state !== 'done').reduce((total, one) => total + one.minutes, 0),
@@ -78,16 +122,23 @@ export async function boardView(house: House): Promise<BoardView> {
         failures: job.failures,
       };
     }),
-  }; // prettier-ignore
+  };
 }
 
-export const findOrdersView = (house: House, text: string, states: readonly string[]): Promise<FoundView[]> => findOrders(house.db, text.slice(0, 80), states);
-export const findCustomersView = (house: House, text: string): Promise<CustomerView[]> => findCustomers(house.db, text.slice(0, 80));
+export const findOrdersView = (house: House, text: string, states: readonly string[]): Promise<FoundView[]> =>
+  findOrders(house.db, text.slice(0, 80), states);
+export const findCustomersView = (house: House, text: string): Promise<CustomerView[]> =>
+  findCustomers(house.db, text.slice(0, 80));
 
 /** What a supplier's list would do to the books, without doing it. */
 export async function previewImport(house: House, text: string): Promise<ImportPreview> {
   const list = readMouldingList(text);
   const books = await house.books();
   const plan = planImport(list, new Map(books?.lists.mouldings.map((one) => [one.code, one])));
-  return { edition: books?.prices.edition ?? 0, issues: list.issues, ignored: list.ignored, rows: plan.map(({ moulding: _moulding, ...row }) => row) };
+  return {
+    edition: books?.prices.edition ?? 0,
+    issues: list.issues,
+    ignored: list.ignored,
+    rows: plan.map(({ moulding: _moulding, ...row }) => row),
+  };
 }

@@ -51,7 +51,12 @@ export function FractionText({ text }: { text: string }) {
   return (
     <>
       {text.split(/((?<=\d) (?=\d+\/\d)|\d+\/\d+)/).map((part, index) => {
-        if (part === ' ' && index % 2 === 1) return <span key={index} className="gap"> </span>;
+        if (part === ' ' && index % 2 === 1)
+          return (
+            <span key={index} className="gap">
+              {' '}
+            </span>
+          );
         return <Fragment key={index}>{/^\d+\/\d+$/.test(part) ? <span className="frac">{part}</span> : part}</Fragment>;
       })}
     </>

@@ -1,6 +1,7 @@
 /** Keys that work anywhere on a screen, but not while somebody is typing. */
 
-const TYPING = 'textarea, select, input:not([type=checkbox]):not([type=radio]):not([type=button]), [role=combobox], [contenteditable=true]';
+const TYPING =
+  'textarea, select, input:not([type=checkbox]):not([type=radio]):not([type=button]), [role=combobox], [contenteditable=true]';
 
 export function isTyping(target: EventTarget | null): boolean {
   return target instanceof Element && target.matches(TYPING);

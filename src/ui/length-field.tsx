@@ -28,14 +28,26 @@ export interface LengthFieldProps {
 /** Moves to the next field of the same form, as the talk goes. */
 export function focusNext(from: HTMLElement): void {
   const root = from.closest('[data-fields]') ?? document.body;
-  const fields = [...root.querySelectorAll<HTMLElement>('input:not([disabled]), textarea, [role=combobox], button[data-stop]')];
+  const fields = [
+    ...root.querySelectorAll<HTMLElement>('input:not([disabled]), textarea, [role=combobox], button[data-stop]'),
+  ];
   fields[fields.indexOf(from) + 1]?.focus();
 }
 
 /** Whether the field can show the value exactly in this unit. */
 export const showsExactly = (value: Length, unit: Unit): boolean => value % FINEST[unit] === 0;
 
-export const LengthField = memo(function LengthField({ label, value, typed, issue, onType, onCommit, hint, name, disabled }: LengthFieldProps) {
+export const LengthField = memo(function LengthField({
+  label,
+  value,
+  typed,
+  issue,
+  onType,
+  onCommit,
+  hint,
+  name,
+  disabled,
+}: LengthFieldProps) {
   const { unit } = useUnit();
   const id = useId();
   const text = typed ?? fieldText(value, unit);

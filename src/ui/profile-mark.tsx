@@ -13,7 +13,11 @@ export const ProfileMark = memo(function ProfileMark({ moulding, size = 34 }: { 
   const steps = Array.from({ length: 17 }, (_, k) => k / 16);
   const top = (t: number) => size - tall + fall(moulding.profile, t) * lip;
   const bottom = (t: number) => (face * t > face - rabbet ? size - tall + lip : size);
-  const path = area<number>().x((t) => t * face).y0(bottom).y1(top).curve(curveLinear)(steps); // prettier-ignore
+  const path = area<number>()
+    .x((t) => t * face)
+    .y0(bottom)
+    .y1(top)
+    .curve(curveLinear)(steps);
   return (
     <svg width={size} height={size} aria-hidden="true">
       <path d={path ?? ''} fill={moulding.colour} stroke="var(--ink)" strokeWidth="0.7" />

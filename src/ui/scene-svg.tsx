@@ -18,12 +18,34 @@ interface Paint {
 }
 
 /** The fraction is set as one, the whole number stays outside it. */
-function LengthLabel({ x, y, value, anchor, tone, paint }: { x: number; y: number; value: Length; anchor: 'start' | 'middle' | 'end'; tone: string; paint: Paint }) {
+function LengthLabel({
+  x,
+  y,
+  value,
+  anchor,
+  tone,
+  paint,
+}: {
+  x: number;
+  y: number;
+  value: Length;
+  anchor: 'start' | 'middle' | 'end';
+  tone: string;
+  paint: Paint;
+}) {
   const shown = showLength(value, paint.unit);
   const width = (shown.whole.length * 0.56 + (shown.fraction ? 1 : 0) + 0.7) * paint.letters;
   return (
     <g>
-      {paint.ground && <rect x={x - width / 2} y={y - paint.letters * 0.75} width={width} height={paint.letters * 1.5} fill={paint.ground} />}
+      {paint.ground && (
+        <rect
+          x={x - width / 2}
+          y={y - paint.letters * 0.75}
+          width={width}
+          height={paint.letters * 1.5}
+          fill={paint.ground}
+        />
+      )}
       <text x={x} y={y} dy="0.34em" fontSize={paint.letters} fontWeight={700} textAnchor={anchor} fill={tone}>
         {shown.whole}
         {shown.fraction && <tspan className="frac" dx={1}>{`${shown.fraction.top}/${shown.fraction.bottom}`}</tspan>}
@@ -36,9 +58,27 @@ function LengthLabel({ x, y, value, anchor, tone, paint }: { x: number; y: numbe
 function draw(shape: Shape, key: number, paint: Paint) {
   switch (shape.kind) {
     case 'area':
-      return <polygon key={key} points={shape.points.map(paint.at).join(' ')} fill={shape.fill} stroke={shape.line ?? 'none'} strokeWidth={shape.line ? 0.8 : 0} strokeDasharray={shape.dashed ? '4 3' : undefined} />;
+      return (
+        <polygon
+          key={key}
+          points={shape.points.map(paint.at).join(' ')}
+          fill={shape.fill}
+          stroke={shape.line ?? 'none'}
+          strokeWidth={shape.line ? 0.8 : 0}
+          strokeDasharray={shape.dashed ? '4 3' : undefined}
+        />
+      );
     case 'line':
-      return <polyline key={key} points={shape.points.map(paint.at).join(' ')} fill="none" stroke={shape.line} strokeWidth={Math.max(0.7, (shape.width ?? 0.5) * 1.8)} strokeDasharray={shape.dashed ? '4 3' : undefined} />;
+      return (
+        <polyline
+          key={key}
+          points={shape.points.map(paint.at).join(' ')}
+          fill="none"
+          stroke={shape.line}
+          strokeWidth={Math.max(0.7, (shape.width ?? 0.5) * 1.8)}
+          strokeDasharray={shape.dashed ? '4 3' : undefined}
+        />
+      );
     case 'dot': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
       return <circle key={key} cx={x} cy={y} r={Math.max(2, shape.radius * paint.scale)} fill={shape.fill} />;
@@ -46,14 +86,32 @@ function draw(shape: Shape, key: number, paint: Paint) {
     case 'text': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
       return (
-        <text key={key} x={x} y={y} dy="0.34em" fontSize={paint.letters} textAnchor={shape.anchor} fill={TONES[shape.tone ?? 'ink']}>
+        <text
+          key={key}
+          x={x}
+          y={y}
+          dy="0.34em"
+          fontSize={paint.letters}
+          textAnchor={shape.anchor}
+          fill={TONES[shape.tone ?? 'ink']}
+        >
           {shape.text}
         </text>
       );
     }
     case 'length': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
-      return <LengthLabel key={key} x={x} y={y} value={shape.value} anchor={shape.anchor} tone={TONES[shape.tone ?? 'ink']} paint={paint} />;
+      return (
+        <LengthLabel
+          key={key}
+          x={x}
+          y={y}
+          value={shape.value}
+          anchor={shape.anchor}
+          tone={TONES[shape.tone ?? 'ink']}
+          paint={paint}
+        />
+      );
     }
   }
 }

@@ -1,7 +1,9 @@
 /** Sends a command to the one door. The id is made once per intent, so that sending again does nothing twice. */
 import type { Issue } from '@/core/issue';
 
-export type Answer<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly issues: readonly Issue[]; readonly lost?: boolean };
+export type Answer<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly issues: readonly Issue[]; readonly lost?: boolean };
 
 const LOST: Answer<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
 
@@ -14,6 +16,8 @@ export async function ask<T>(url: string, init?: RequestInit): Promise<Answer<T>
   return { ok: false, issues: body?.issues ?? [{ code: 'fault', figures: {} }] };
 }
 
-export const post = <T>(url: string, body: unknown) => ask<T>(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+export const post = <T>(url: string, body: unknown) =>
+  ask<T>(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
-export const send = <T = Record<string, never>>(name: string, payload: unknown, id: string = crypto.randomUUID()) => post<T>('/api/v1/commands', { id, name, payload });
+export const send = <T = Record<string, never>>(name: string, payload: unknown, id: string = crypto.randomUUID()) =>
+  post<T>('/api/v1/commands', { id, name, payload });

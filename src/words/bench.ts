@@ -28,8 +28,17 @@ const DONE: Record<string, string> = {
   'final-check': 'Passed',
 };
 const STATIONS: Record<string, string> = {
-  store: 'Store', saw: 'Saw', join: 'Joining', mat: 'Mat cutter', glass: 'Glass', board: 'Boards', mount: 'Mounting', fit: 'Fitting', check: 'Check', counter: 'Counter',
-}; // prettier-ignore
+  store: 'Store',
+  saw: 'Saw',
+  join: 'Joining',
+  mat: 'Mat cutter',
+  glass: 'Glass',
+  board: 'Boards',
+  mount: 'Mounting',
+  fit: 'Fitting',
+  check: 'Check',
+  counter: 'Counter',
+};
 const STATES: Record<string, string> = {
   quoted: 'Quoted',
   accepted: 'Accepted',
@@ -88,7 +97,12 @@ const SAFETY: Record<string, string> = {
   'cut-glazing': 'Cut-resistant gloves and eye protection.',
   fit: 'Gloves for the glass edge; cleaner away from the piece.',
 };
-const HOLDERS: Record<string, string> = { customer: 'the customer', supplier: 'the supplier', conservator: 'the conservator', shop: 'us' };
+const HOLDERS: Record<string, string> = {
+  customer: 'the customer',
+  supplier: 'the supplier',
+  conservator: 'the conservator',
+  shop: 'us',
+};
 
 const of = (table: Record<string, string>) => (key: string) => table[key] ?? key;
 export const stepName = of(STEPS);

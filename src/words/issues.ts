@@ -22,9 +22,12 @@ const EXAMPLE = { in: '16 7/8', mm: '425 or 42.5 cm' } as const;
 const LENGTHS: Record<string, Sentence> = {
   'length-empty': ({ unit }) => `Nothing is written here. A length was expected, such as ${EXAMPLE[unit]}.`,
   'length-too-long': () => 'That is too long to be a length.',
-  'length-word': ({ f, unit }) => `“${f.read}” is not a unit or a number. A length was expected, such as ${EXAMPLE[unit]}.`,
-  'length-sign': ({ f, unit }) => `The sign “${f.read}” has no place in a length. Expected something like ${EXAMPLE[unit]}.`,
-  'length-two-numbers': ({ f }) => `Two numbers stand side by side at “${f.read}”. Write a fraction such as 10 3/8, or a + between them.`,
+  'length-word': ({ f, unit }) =>
+    `“${f.read}” is not a unit or a number. A length was expected, such as ${EXAMPLE[unit]}.`,
+  'length-sign': ({ f, unit }) =>
+    `The sign “${f.read}” has no place in a length. Expected something like ${EXAMPLE[unit]}.`,
+  'length-two-numbers': ({ f }) =>
+    `Two numbers stand side by side at “${f.read}”. Write a fraction such as 10 3/8, or a + between them.`,
   'length-two-units': ({ f }) => `There is one unit too many at “${f.read}”.`,
   'length-improper': ({ f }) => `After a whole number the fraction must be less than one; ${f.read} is not.`,
   'length-over-zero': () => 'Something is divided by zero here.',
@@ -40,33 +43,48 @@ const LENGTHS: Record<string, Sentence> = {
 
 const DESIGN: Record<string, Sentence> = {
   'material-unknown': ({ f }) => `${f.code} is no longer in the price list. Choose another; everything else is kept.`,
-  'overlap-takes-all': ({ len }) => `An overlap of ${len('overlap')} a side leaves no window in a piece whose shorter side is ${len('shorter')}.`,
-  'rabbet-wider-than-face': ({ len }) => `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
+  'overlap-takes-all': ({ len }) =>
+    `An overlap of ${len('overlap')} a side leaves no window in a piece whose shorter side is ${len('shorter')}.`,
+  'rabbet-wider-than-face': ({ len }) =>
+    `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
   'frame-closes': ({ len }) => `A rabbet of ${len('rabbet')} a side would close the frame over this piece.`,
   'reveals-take-border': () => 'The reveals take the whole border: nothing is left of the top mat.',
-  'ends-differ': ({ len }) => `The two ends differ by more than half (${len('first')} and ${len('second')}). Measure again.`,
+  'ends-differ': ({ len }) =>
+    `The two ends differ by more than half (${len('first')} and ${len('second')}). Measure again.`,
   'slack-wrong': ({ f }) => `Slack is a share between 0 and 1 such as 0.05; “${f.typed}” was read.`,
 };
 
 const CAUTIONS: Record<string, Sentence> = {
-  'opening-not-covered': ({ len }) => `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
-  'opening-overlap-small': ({ len }) => `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
-  'trim-original': ({ len }) => `The package ${len('packageW')} × ${len('packageH')} is smaller than the piece ${len('pieceW')} × ${len('pieceH')}, and an original is never trimmed.`,
-  'border-thin': ({ len }) => `Only ${len('seen')} of border is seen; on a piece this large ${len('least')} or more looks meant.`,
+  'opening-not-covered': ({ len }) =>
+    `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
+  'opening-overlap-small': ({ len }) =>
+    `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
+  'trim-original': ({ len }) =>
+    `The package ${len('packageW')} × ${len('packageH')} is smaller than the piece ${len('pieceW')} × ${len('pieceH')}, and an original is never trimmed.`,
+  'border-thin': ({ len }) =>
+    `Only ${len('seen')} of border is seen; on a piece this large ${len('least')} or more looks meant.`,
   'depth-proud': ({ deep }) => `The stack is ${deep('total')} deep and stands ${deep('proud')} proud of the rabbet.`,
   'depth-tight': ({ deep }) => `Fits with ${deep('room')} to spare; points want ${deep('wanted')}.`,
-  'depth-loose': ({ deep }) => `${deep('room')} of the rabbet stays empty: fill up to ${deep('filler')} behind, so that nothing rattles.`,
-  'board-too-small': ({ f, len }) => `${f.name} comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
-  'glass-too-small': ({ len }) => `This glazing comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
-  'glass-too-big': ({ len }) => `Glass of ${len('w')} × ${len('h')} is dangerous to handle: acrylic or thicker glass, two people, gloves.`,
-  'stick-too-short': ({ len }) => `The longest leg is ${len('leg')}; a stick is ${len('stick')} less ${len('trim')} at each end.`,
-  'rabbet-narrow': ({ len }) => `A rabbet of ${len('rabbet')} could let the package slip out; ${len('least')} is wanted.`,
+  'depth-loose': ({ deep }) =>
+    `${deep('room')} of the rabbet stays empty: fill up to ${deep('filler')} behind, so that nothing rattles.`,
+  'board-too-small': ({ f, len }) =>
+    `${f.name} comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-small': ({ len }) =>
+    `This glazing comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-big': ({ len }) =>
+    `Glass of ${len('w')} × ${len('h')} is dangerous to handle: acrylic or thicker glass, two people, gloves.`,
+  'stick-too-short': ({ len }) =>
+    `The longest leg is ${len('leg')}; a stick is ${len('stick')} less ${len('trim')} at each end.`,
+  'rabbet-narrow': ({ len }) =>
+    `A rabbet of ${len('rabbet')} could let the package slip out; ${len('least')} is wanted.`,
   'moulding-weak': ({ f }) => `The piece weighs ${f.kg} kg; this moulding carries ${f.limit} kg.`,
   'no-uv': () => 'Worth keeping, but the glazing does not hold back ultraviolet light.',
   'not-archival': ({ f }) => `${f.name} is not acid-free, and the piece cannot be had again.`,
-  'no-wire': ({ f }) => `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
+  'no-wire': ({ f }) =>
+    `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
   'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
-  'wire-shows': ({ len }) => `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
+  'wire-shows': ({ len }) =>
+    `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
 };
 
 const WAYS: Record<string, Sentence> = {
@@ -94,18 +112,21 @@ const SHOP: Record<string, Sentence> = {
   'shop-exists': () => 'The shop is set up already. Sign in.',
   'shop-unknown': () => 'The shop is not set up yet.',
   'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
-  'quote-impossible': () => 'A piece of this quote can no longer be made as it was chosen. Open it at the desk and choose again.',
+  'quote-impossible': () =>
+    'A piece of this quote can no longer be made as it was chosen. Open it at the desk and choose again.',
   'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
   'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
   'customer-unknown': () => 'Choose or add the customer first.',
   'order-unknown': () => 'There is no such order.',
   'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',
-  'order-stale': ({ f }) => `Order ${f.number} was changed elsewhere since you opened it. Your typing is kept; choose whose version stays.`,
+  'order-stale': ({ f }) =>
+    `Order ${f.number} was changed elsewhere since you opened it. Your typing is kept; choose whose version stays.`,
   'order-agreed': ({ f }) => `Order ${f.number} is ${f.state} already; nothing was changed.`,
   'caution-refuses': ({ f }) => `Piece ${f.piece} cannot be accepted while “${cautionName(String(f.caution))}” stands.`,
   'caution-needs-reason': ({ f }) => `Piece ${f.piece}: say why “${cautionName(String(f.caution))}” is accepted.`,
   'price-missing': ({ f }) => `${f.name} has no cost in the books, so there is no price to agree.`,
-  'price-changed': ({ cash }) => `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
+  'price-changed': ({ cash }) =>
+    `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
   'payment-above-balance': ({ cash }) => `${cash('amount')} is more than the balance of ${cash('balance')}.`,
   'payment-unknown': () => 'There is no such payment.',
@@ -115,7 +136,8 @@ const SHOP: Record<string, Sentence> = {
   'card-silent': () => 'The terminal still does not answer.',
   'card-waiting': ({ cash }) => `The terminal has not answered about ${cash('amount')} yet. Ask it again first.`,
   'card-unknown': () => 'The terminal was never asked for this.',
-  'cancel-with-money': ({ cash }) => `${cash('paid')} has been paid. Give it back (reverse the payments) before the order is cancelled.`,
+  'cancel-with-money': ({ cash }) =>
+    `${cash('paid')} has been paid. Give it back (reverse the payments) before the order is cancelled.`,
   'balance-open': ({ cash }) => `${cash('balance')} is still to be paid.`,
   'job-unknown': () => 'There is no such job.',
   'job-stale': ({ f }) => `${f.ticket} was changed at another screen. This is how it stands now; look and tap again.`,
@@ -158,17 +180,20 @@ const LIST: Record<string, Sentence> = {
   'list-rabbet-wide': () => 'not narrower than the face',
   'list-rabbet-deep': () => 'not less than the height',
   'list-code-twice': ({ f }) => `${f.code} stands in row ${f.row} already`,
-  'list-refused': ({ f }) => `${f.rows} rows are refused, the first is row ${f.first}. Nothing was imported; mend the file and choose it again.`,
+  'list-refused': ({ f }) =>
+    `${f.rows} rows are refused, the first is row ${f.first}. Nothing was imported; mend the file and choose it again.`,
   'list-unchanged': () => 'The list holds nothing new; nothing was imported.',
   'books-stale': () => 'The books were changed meanwhile. Look at the preview again.',
-  'file-too-large': ({ f }) => `${f.name} is ${f.megabytes} MB. A list may be up to 2 MB (some ten thousand mouldings); nothing was read.`,
+  'file-too-large': ({ f }) =>
+    `${f.name} is ${f.megabytes} MB. A list may be up to 2 MB (some ten thousand mouldings); nothing was read.`,
 };
 
 const SENTENCES: Record<string, Sentence> = { ...LENGTHS, ...DESIGN, ...CAUTIONS, ...SHOP, ...LIST };
 
 /** Lengths in sentences are shown to a sixteenth or a tenth of a millimetre. */
 function speak(table: Record<string, Sentence>, code: string, f: Figures, unit: Unit): string {
-  const len = (key: string) => `${formatLength(Number(f[key] ?? 0) as Length, unit, unit === 'mm' ? (32 as Length) : undefined)} ${unit}`;
+  const len = (key: string) =>
+    `${formatLength(Number(f[key] ?? 0) as Length, unit, unit === 'mm' ? (32 as Length) : undefined)} ${unit}`;
   const deep = (key: string) => `${formatLength(Number(f[key] ?? 0) as Length, 'mm', 32 as Length)} mm`;
   const cash = (key: string) => formatMoney(Number(f[key] ?? 0) as Money);
   const sentence = Object.hasOwn(table, code) ? table[code] : undefined;

@@ -88,7 +88,12 @@ test('Enter walks the fields and each number opens its section', async ({ page }
   await page.getByLabel('Width').fill('8');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Height')).toBeFocused();
-  for (const [key, field] of [['2', 'Overlap on the piece'], ['3', 'Search mouldings'], ['5', 'Backing'], ['1', 'Width']] as const) {
+  for (const [key, field] of [
+    ['2', 'Overlap on the piece'],
+    ['3', 'Search mouldings'],
+    ['5', 'Backing'],
+    ['1', 'Width'],
+  ] as const) {
     await page.keyboard.press(`Alt+${key}`);
     await expect(page.getByLabel(field)).toBeVisible();
   }

@@ -69,7 +69,18 @@ test('import a list, take the order, work it, send it back once, collect it paid
     await works('Materials here');
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
     await expect(page.getByText('22 7/8')).toBeVisible();
-    for (const name of ['Cut the legs', 'Dry fit and join', 'Cut the mats', 'Cut the glazing', 'Cut the backing', 'Mount the piece', 'Fit', 'Back and hang', 'Touch up']) await works(name);
+    for (const name of [
+      'Cut the legs',
+      'Dry fit and join',
+      'Cut the mats',
+      'Cut the glazing',
+      'Cut the backing',
+      'Mount the piece',
+      'Fit',
+      'Back and hang',
+      'Touch up',
+    ])
+      await works(name);
   });
 
   await test.step('the check fails once, the job goes back to the fit and is counted, then passes', async () => {

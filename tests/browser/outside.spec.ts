@@ -7,15 +7,25 @@ const DESIGN = {
   window: { overlap: '1/8 in' },
   mats: [{ thickness: '1.4 mm', reveal: '0 in' }],
   border: { mode: 'equal', all: '2 1/2 in' },
-  frame: { moulding: { faceWidth: '1 1/4 in', rabbetWidth: '1/4 in', rabbetDepth: '5/8 in', height: '1 in', material: 'wood' }, allowance: '1/8 in' },
+  frame: {
+    moulding: { faceWidth: '1 1/4 in', rabbetWidth: '1/4 in', rabbetDepth: '5/8 in', height: '1 in', material: 'wood' },
+    allowance: '1/8 in',
+  },
   glazing: { type: 'glass', thickness: '2 mm' },
   backing: { type: 'foam', thickness: '5 mm' },
   hanging: { rings: 'third', slack: 0.05 },
   rates: {
-    moulding: { costPerFoot: 4.2, markup: 3 }, mat: { costPerSquareFoot: 1.1, markup: 4 }, glass: { costPerSquareFoot: 1.6, markup: 3.5 }, backing: { costPerSquareFoot: 0.9, markup: 3 },
-    labour: { minutes: 55, perHour: 48 }, hardware: 6.0, ending: '.00', tax: { mode: 'exclusive', percent: 8 }, depositPercent: 50,
+    moulding: { costPerFoot: 4.2, markup: 3 },
+    mat: { costPerSquareFoot: 1.1, markup: 4 },
+    glass: { costPerSquareFoot: 1.6, markup: 3.5 },
+    backing: { costPerSquareFoot: 0.9, markup: 3 },
+    labour: { minutes: 55, perHour: 48 },
+    hardware: 6.0,
+    ending: '.00',
+    tax: { mode: 'exclusive', percent: 8 },
+    depositPercent: 50,
   },
-}; // prettier-ignore
+};
 
 test('no page asks any other host, and each carries its security headers', async ({ page }) => {
   const hosts = new Set<string>();
@@ -39,8 +49,21 @@ test('nothing but sign-in is shown or done without a session', async ({ page, re
     await page.goto(place);
     await expect(page).toHaveURL(/sign-in/);
   }
-  for (const path of ['/api/find?text=a', '/api/orders/2424', '/papers/quote/2424', '/api/v1/export/mouldings.csv', '/api/live']) expect((await request.get(path)).status()).toBe(401);
-  const command = await request.post('/api/v1/commands', { data: { id: crypto.randomUUID(), name: 'add-customer', payload: { id: crypto.randomUUID(), name: 'X', phone: '', email: '' } } });
+  for (const path of [
+    '/api/find?text=a',
+    '/api/orders/2424',
+    '/papers/quote/2424',
+    '/api/v1/export/mouldings.csv',
+    '/api/live',
+  ])
+    expect((await request.get(path)).status()).toBe(401);
+  const command = await request.post('/api/v1/commands', {
+    data: {
+      id: crypto.randomUUID(),
+      name: 'add-customer',
+      payload: { id: crypto.randomUUID(), name: 'X', phone: '', email: '' },
+    },
+  });
   expect(command.status()).toBe(401);
 });
 
@@ -60,16 +83,30 @@ test('a wrong PIN is told with the tries that are left', async ({ page }) => {
 
 test('the open interface works the example out, with its working, and describes itself', async ({ request }) => {
   const answer = await (await request.post('/api/v1/work-out?working=true', { data: DESIGN })).json();
-  expect(answer.sizes.rabbet).toEqual({ w: { mm: 428.625, units: 137160, text: '16 7/8 in' }, h: { mm: 530.225, units: 169672, text: '20 7/8 in' } });
-  expect([answer.price.subtotal, answer.price.rounding, answer.price.total, answer.price.deposit]).toEqual([17201, 99, 18684, 9400]);
-  expect(answer.working['sizes.rabbet.w']).toEqual({ label: 'rabbet width', formula: 'package + allowance', inputs: { package: '16 3/4 in', allowance: '1/8 in' }, value: '16 7/8 in' });
+  expect(answer.sizes.rabbet).toEqual({
+    w: { mm: 428.625, units: 137160, text: '16 7/8 in' },
+    h: { mm: 530.225, units: 169672, text: '20 7/8 in' },
+  });
+  expect([answer.price.subtotal, answer.price.rounding, answer.price.total, answer.price.deposit]).toEqual([
+    17201, 99, 18684, 9400,
+  ]);
+  expect(answer.working['sizes.rabbet.w']).toEqual({
+    label: 'rabbet width',
+    formula: 'package + allowance',
+    inputs: { package: '16 3/4 in', allowance: '1/8 in' },
+    value: '16 7/8 in',
+  });
   const metric = await (await request.post('/api/v1/work-out?unit=mm', { data: DESIGN })).json();
   expect([metric.sizes.rabbet.w.units, metric.sizes.rabbet.w.text]).toEqual([137160, '428.6 + mm']);
   const parsed = await (await request.post('/api/v1/lengths/parse', { data: { text: '10⅜', unit: 'in' } })).json();
   expect(parsed).toEqual({ length: { mm: 263.525, units: 84328, text: '10 3/8 in' } });
   const document = await (await request.get('/api/v1/openapi.json')).json();
   expect(document.openapi).toBe('3.1.0');
-  expect(document.paths['/api/v1/work-out'].post.requestBody.content['application/json'].schema.required).toEqual(['build', 'piece', 'frame']);
+  expect(document.paths['/api/v1/work-out'].post.requestBody.content['application/json'].schema.required).toEqual([
+    'build',
+    'piece',
+    'frame',
+  ]);
 });
 
 test.describe('hostile bodies get problem details with a path, and the server stays up', () => {
@@ -81,18 +118,28 @@ test.describe('hostile bodies get problem details with a path, and the server st
     ['an absurd size', { ...DESIGN, piece: { ...DESIGN.piece, width: '1e9 in' } }, 422, 'length-word'],
     ['a size that is nothing', { ...DESIGN, piece: { ...DESIGN.piece, width: '0.001 mm' } }, 422, 'length-zero'],
     ['an overlap larger than the piece', { ...DESIGN, window: { overlap: '7 in' } }, 422, 'overlap-takes-all'],
-    ['a rabbet wider than its face', { ...DESIGN, frame: { ...DESIGN.frame, moulding: { ...DESIGN.frame.moulding, rabbetWidth: '2 in' } } }, 422, 'rabbet-wider-than-face'],
+    [
+      'a rabbet wider than its face',
+      { ...DESIGN, frame: { ...DESIGN.frame, moulding: { ...DESIGN.frame.moulding, rabbetWidth: '2 in' } } },
+      422,
+      'rabbet-wider-than-face',
+    ],
     ['a rate that is no number', { ...DESIGN, rates: { labour: { perHour: '4e8' } } }, 400, 'input-wrong'],
   ];
   for (const [name, body, status, code] of cases) {
     test(name, async ({ request }) => {
       const response = await request.post('/api/v1/work-out', { data: body as object });
-      expect([response.status(), response.headers()['content-type'], (await response.json()).issues[0].code]).toEqual([status, 'application/problem+json', code]);
+      expect([response.status(), response.headers()['content-type'], (await response.json()).issues[0].code]).toEqual([
+        status,
+        'application/problem+json',
+        code,
+      ]);
     });
   }
 
   test('no JSON, too large, too deep', async ({ request }) => {
-    const post = (data: string) => request.post('/api/v1/work-out', { data, headers: { 'content-type': 'application/json' } });
+    const post = (data: string) =>
+      request.post('/api/v1/work-out', { data, headers: { 'content-type': 'application/json' } });
     expect((await post('{"build":')).status()).toBe(400);
     expect((await post(`"${'x'.repeat(10_000_000)}"`)).status()).toBe(413);
     expect((await post(`${'['.repeat(90_000)}${']'.repeat(90_000)}`)).status()).toBe(400);
@@ -100,7 +147,9 @@ test.describe('hostile bodies get problem details with a path, and the server st
   });
 });
 
-test('a new shop asks for its first owner, then opens, and keeps its computations to those who signed in', async ({ browser }, info) => {
+test('a new shop asks for its first owner, then opens, and keeps its computations to those who signed in', async ({
+  browser,
+}, info) => {
   const base = info.config.metadata.shop as string;
   const page = await (await browser.newContext({ baseURL: base })).newPage();
   await page.goto('/');

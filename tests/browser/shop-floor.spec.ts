@@ -41,7 +41,9 @@ test('two benches on one job: the later tap is told, nothing is done twice', asy
   await expect(stale.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
 });
 
-test('the card terminal declines, walks away and is asked again; more than the balance is refused beside the field', async ({ page }) => {
+test('the card terminal declines, walks away and is asked again; more than the balance is refused beside the field', async ({
+  page,
+}) => {
   await signIn(page, 'Tobin');
   await saveQuote(page, 'Card Holder');
   await accept(page);
@@ -74,9 +76,16 @@ test('a bad list is refused row by row; a huge one is not even read', async ({ p
   await expect(page.getByRole('row', { name: /BAD-3/ })).toContainText('not narrower than the face');
   await expect(page.getByRole('row', { name: /GAN-31/ })).toContainText('4.20 → 4.60');
   await expect(page.getByRole('button', { name: /Take all/ })).toHaveCount(0);
-  await field.setInputFiles({ name: 'huge.csv', mimeType: 'text/csv', buffer: Buffer.alloc(20_000_000, 'code,name\n') });
+  await field.setInputFiles({
+    name: 'huge.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.alloc(20_000_000, 'code,name\n'),
+  });
   await expect(page.getByText('huge.csv is 20.0 MB')).toBeVisible();
-  const straight = await page.request.post('/api/import-preview', { data: 'x'.repeat(3_000_000), headers: { 'content-type': 'text/csv' } });
+  const straight = await page.request.post('/api/import-preview', {
+    data: 'x'.repeat(3_000_000),
+    headers: { 'content-type': 'text/csv' },
+  });
   expect(straight.status()).toBe(413);
 });
 
@@ -87,6 +96,7 @@ test('the papers say the figures of the order', async ({ page }) => {
   expect((await page.request.get(`/papers/ticket/${number}-1`)).status()).toBe(404);
   await accept(page);
   await expect(page.getByRole('heading', { name: 'Paper <b>Trail</b>' })).toBeVisible();
-  for (const paper of ['ticket', 'wall-card']) expect((await page.request.get(`/papers/${paper}/${number}-1`)).headers()['content-type']).toBe('application/pdf');
+  for (const paper of ['ticket', 'wall-card'])
+    expect((await page.request.get(`/papers/${paper}/${number}-1`)).headers()['content-type']).toBe('application/pdf');
   expect(Number(await total(page, 'Agreed, with tax').textContent())).toBeGreaterThan(100);
 });

@@ -12,8 +12,10 @@ export async function signIn(page: Page, name: keyof typeof PEOPLE = 'Ines'): Pr
 }
 
 /** The figure on a line of the tape. */
-export const tape = (page: Page, name: string) => page.getByRole('region', { name: 'Sizes and price' }).getByRole('button', { name: new RegExp(`^${name}`) });
-export const total = (page: Page, name: string) => page.locator('dl > div', { has: page.locator(`dt:text-is("${name}")`) }).locator('dd');
+export const tape = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Sizes and price' }).getByRole('button', { name: new RegExp(`^${name}`) });
+export const total = (page: Page, name: string) =>
+  page.locator('dl > div', { has: page.locator(`dt:text-is("${name}")`) }).locator('dd');
 
 /** Adds a new customer from the keyboard. */
 export async function addCustomer(page: Page, name: string): Promise<void> {

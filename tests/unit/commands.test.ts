@@ -15,15 +15,28 @@ import { type TestHouse, openHouse } from '../house';
 
 let house: TestHouse;
 let customerId: string;
-const codes = (answer: { ok: boolean; issues?: { code: string }[] }) => (answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join());
-const must = async (answer: Promise<{ ok: boolean; issues?: { code: string }[] }>) => expect(codes(await answer)).toBe('ok');
+const codes = (answer: { ok: boolean; issues?: { code: string }[] }) =>
+  answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join();
+const must = async (answer: Promise<{ ok: boolean; issues?: { code: string }[] }>) =>
+  expect(codes(await answer)).toBe('ok');
 
 const design = (): Design => {
-  const start = newDesign(defaultSettings('in'), { mat: 'RAG-SHELL', moulding: 'MAR-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' }, inches(12), inches(16));
+  const start = newDesign(
+    defaultSettings('in'),
+    { mat: 'RAG-SHELL', moulding: 'MAR-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' },
+    inches(12),
+    inches(16),
+  );
   return { ...start, border: { mode: 'equal', all: inches(2, 1, 2) } };
 };
 const quote = async (designs: Design[] = [design()]) => {
-  const payload: Payload<'save-quote'> = { orderId: crypto.randomUUID(), revision: null, customerId, promised: '2031-05-20', pieces: designs.map((one) => ({ id: crypto.randomUUID(), design: one })) };
+  const payload: Payload<'save-quote'> = {
+    orderId: crypto.randomUUID(),
+    revision: null,
+    customerId,
+    promised: '2031-05-20',
+    pieces: designs.map((one) => ({ id: crypto.randomUUID(), design: one })),
+  };
   await must(house.command('save-quote', payload));
   return payload;
 };
@@ -36,21 +49,62 @@ const accepted = async () => {
 
 beforeAll(async () => {
   house = await openHouse();
-  await must(house.command('set-up-shop', { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit: 'in' }, { as: undefined }));
-  await must(house.command('import-mouldings', { text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition: 1, file: 'clean.csv' }));
+  await must(
+    house.command('set-up-shop', { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit: 'in' }, { as: undefined }),
+  );
+  await must(
+    house.command('import-mouldings', {
+      text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'),
+      edition: 1,
+      file: 'clean.csv',
+    }),
+  );
   customerId = crypto.randomUUID();
-  await must(house.command('add-customer', { id: customerId, name: 'Bo "Robert\'); DROP TABLE piece;--" Ström', phone: '555 0101', email: '' }));
+  await must(
+    house.command('add-customer', {
+      id: customerId,
+      name: 'Bo "Robert\'); DROP TABLE piece;--" Ström',
+      phone: '555 0101',
+      email: '',
+    }),
+  );
 });
 
 describe('the door', () => {
   it('refuses what is malformed, unknown, unpermitted or unsigned, and changes nothing', async () => {
     const bench = { ...house.owner, role: 'bench' as const };
     const before = await house.db.query('SELECT count(*)::int AS n FROM command');
-    expect(codes(await house.command('take-cash', { orderId: 'x', paymentId: 'y', amount: -5 } as never))).toBe('input-wrong,input-wrong,input-wrong');
+    expect(codes(await house.command('take-cash', { orderId: 'x', paymentId: 'y', amount: -5 } as never))).toBe(
+      'input-wrong,input-wrong,input-wrong',
+    );
     expect(codes(await house.command('__proto__' as never, {} as never))).toBe('command-unknown');
-    expect(codes(await house.command('add-customer', { id: crypto.randomUUID(), name: 'X', phone: '', email: '' }, { as: bench }))).toBe('not-permitted');
-    expect(codes(await house.command('add-customer', { id: crypto.randomUUID(), name: 'X', phone: '', email: '' }, { as: undefined }))).toBe('sign-in-first');
-    expect(codes(await house.command('set-up-shop', { shop: 'Other', owner: 'Eve', pin: '6666', homeUnit: 'mm' }, { as: undefined }))).toBe('shop-exists');
+    expect(
+      codes(
+        await house.command(
+          'add-customer',
+          { id: crypto.randomUUID(), name: 'X', phone: '', email: '' },
+          { as: bench },
+        ),
+      ),
+    ).toBe('not-permitted');
+    expect(
+      codes(
+        await house.command(
+          'add-customer',
+          { id: crypto.randomUUID(), name: 'X', phone: '', email: '' },
+          { as: undefined },
+        ),
+      ),
+    ).toBe('sign-in-first');
+    expect(
+      codes(
+        await house.command(
+          'set-up-shop',
+          { shop: 'Other', owner: 'Eve', pin: '6666', homeUnit: 'mm' },
+          { as: undefined },
+        ),
+      ),
+    ).toBe('shop-exists');
     expect(await house.db.query('SELECT count(*)::int AS n FROM command')).toEqual(before);
   });
 
@@ -66,8 +120,16 @@ describe('the door', () => {
 
   it('writes who, when, before and after in the same transaction, and keeps it from being changed', async () => {
     const { orderId } = await accepted();
-    const rows = await house.db.query<{ what: string; by: string; before: { state?: string } | null; after: { state?: string } }>("SELECT what, by, before, after FROM audit WHERE entity = 'order' AND entity_id = $1 ORDER BY id", [orderId]);
-    expect(rows.map((row) => [row.what, row.by])).toEqual([['quoted', 'Ada'], ['accepted', 'Ada']]); // prettier-ignore
+    const rows = await house.db.query<{
+      what: string;
+      by: string;
+      before: { state?: string } | null;
+      after: { state?: string };
+    }>("SELECT what, by, before, after FROM audit WHERE entity = 'order' AND entity_id = $1 ORDER BY id", [orderId]);
+    expect(rows.map((row) => [row.what, row.by])).toEqual([
+      ['quoted', 'Ada'],
+      ['accepted', 'Ada'],
+    ]);
     expect([rows[1]!.before?.state, rows[1]!.after.state]).toEqual(['quoted', 'accepted']);
     await expect(house.db.query('UPDATE audit SET by = $1', ['nobody'])).rejects.toThrow('append-only');
     await expect(house.db.query('DELETE FROM payment')).rejects.toThrow('append-only');
@@ -93,15 +155,29 @@ describe('from quote to order', () => {
     const later = (await orderViewById(house, order.orderId))!;
     expect(later.pieces[0]!.agreed!.price!.price).toBe(17300);
     const open = await quote();
-    expect(codes(await house.command('accept-order', { orderId: open.orderId, revision: 1, total: TOTAL, reasons: {} }))).toBe('price-changed');
-    await must(house.command('import-mouldings', { text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition: 3, file: 'back.csv' }));
+    expect(
+      codes(await house.command('accept-order', { orderId: open.orderId, revision: 1, total: TOTAL, reasons: {} })),
+    ).toBe('price-changed');
+    await must(
+      house.command('import-mouldings', {
+        text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'),
+        edition: 3,
+        file: 'back.csv',
+      }),
+    );
   });
 
   it('accepts once: a second acceptance and a change from a stale tab are refused', async () => {
     const order = await quote();
     await must(house.command('save-quote', { ...order, revision: 1, promised: '2031-06-01' }));
-    expect(codes(await house.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe('order-stale');
-    const both = await Promise.all([1, 2].map(() => house.command('accept-order', { orderId: order.orderId, revision: 2, total: TOTAL, reasons: {} })));
+    expect(codes(await house.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe(
+      'order-stale',
+    );
+    const both = await Promise.all(
+      [1, 2].map(() =>
+        house.command('accept-order', { orderId: order.orderId, revision: 2, total: TOTAL, reasons: {} }),
+      ),
+    );
     expect(both.map(codes).sort()).toEqual(['ok', 'order-stale']);
     expect(codes(await house.command('save-quote', { ...order, revision: 3 }))).toBe('order-agreed');
     expect((await orderViewById(house, order.orderId))!.promised).toBe('2031-06-01');
@@ -113,18 +189,37 @@ describe('from quote to order', () => {
   ])('does not accept over a caution: %s', async (code, change) => {
     const order = await quote([change(design())]);
     const books = (await house.books())!;
-    const worked = workOut(change(design()), { settings: books.settings, books: books.catalogue, prices: books.prices });
+    const worked = workOut(change(design()), {
+      settings: books.settings,
+      books: books.catalogue,
+      prices: books.prices,
+    });
     const total = worked.ok ? priceOrder([worked.value.price!], books.prices).total : 0;
-    const ask = (reasons: Record<string, string>) => house.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
+    const ask = (reasons: Record<string, string>) =>
+      house.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
     expect(codes(await ask({}))).toBe(code);
     const withReason = await ask({ [`${order.pieces[0]!.id}:opening-overlap-small`]: 'A narrow margin, agreed' });
     expect(codes(withReason)).toBe(code === 'caution-refuses' ? code : 'ok');
-    if (withReason.ok) expect((await jobView(house, `${withReason.value.number}-1`))!.reasons).toEqual({ 'opening-overlap-small': 'A narrow margin, agreed' });
+    if (withReason.ok)
+      expect((await jobView(house, `${withReason.value.number}-1`))!.reasons).toEqual({
+        'opening-overlap-small': 'A narrow margin, agreed',
+      });
   });
 
   it('refuses a moulding that is not in the books any more, and says which', async () => {
-    const answer = await house.command('save-quote', { orderId: crypto.randomUUID(), revision: null, customerId, promised: '2031-05-20', pieces: [{ id: crypto.randomUUID(), design: apply(design(), set(design(), ['frame', 'moulding'], { code: 'GONE-1' })) }] });
-    expect(answer).toMatchObject({ ok: false, issues: [{ code: 'material-unknown', figures: { code: 'GONE-1' }, path: 'pieces.0.frame.moulding' }] });
+    const answer = await house.command('save-quote', {
+      orderId: crypto.randomUUID(),
+      revision: null,
+      customerId,
+      promised: '2031-05-20',
+      pieces: [
+        { id: crypto.randomUUID(), design: apply(design(), set(design(), ['frame', 'moulding'], { code: 'GONE-1' })) },
+      ],
+    });
+    expect(answer).toMatchObject({
+      ok: false,
+      issues: [{ code: 'material-unknown', figures: { code: 'GONE-1' }, path: 'pieces.0.frame.moulding' }],
+    });
   });
 
   it('does not take a piece away from another order', async () => {
@@ -138,11 +233,17 @@ describe('from quote to order', () => {
 describe('money', () => {
   it('refuses more than the balance, reverses a slip by another entry, and refuses to reverse twice', async () => {
     const { orderId } = await accepted();
-    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL + 1 }))).toBe('payment-above-balance');
+    expect(
+      codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL + 1 })),
+    ).toBe('payment-above-balance');
     const paymentId = crypto.randomUUID();
     await must(house.command('take-cash', { orderId, paymentId, amount: 5000 }));
-    await must(house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'Typed in the wrong order' }));
-    expect(codes(await house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'again' }))).toBe('payment-reversed');
+    await must(
+      house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'Typed in the wrong order' }),
+    );
+    expect(
+      codes(await house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'again' })),
+    ).toBe('payment-reversed');
     const view = (await orderViewById(house, orderId))!;
     expect([view.payments.length, view.paid]).toEqual([2, 0]);
   });
@@ -161,7 +262,9 @@ describe('money', () => {
     const lost = crypto.randomUUID();
     expect(await pay('walks away', lost)).toBe('unanswered');
     expect(await pay('pays')).toBe('card-waiting');
-    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }))).toBe('payment-above-balance');
+    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }))).toBe(
+      'payment-above-balance',
+    );
     terminal.next('pays');
     const twice = await Promise.all([settleCard(house, house.owner, lost), settleCard(house, house.owner, lost)]);
     expect(twice.every((one) => one.ok && one.value.state === 'approved')).toBe(true);
@@ -175,7 +278,9 @@ describe('money', () => {
     expect(codes(await house.command('cancel-order', { orderId, revision: 2, reason: 'x' }))).toBe('cancel-with-money');
     await must(house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'given back' }));
     await must(house.command('cancel-order', { orderId, revision: 2, reason: 'moved away' }));
-    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 100 }))).toBe('payment-not-agreed');
+    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 100 }))).toBe(
+      'payment-not-agreed',
+    );
   });
 });
 
@@ -194,12 +299,25 @@ describe('through the shop', () => {
     expect(codes(await step('done', 'fit'))).toBe('step-needs');
     expect((await job()).state).toBe('waiting-for-material');
     for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
-    expect(codes(await house.command('final-check', { jobId, revision: (await job()).revision, points: { corners: 'ok' } }))).toBe('check-open');
-    await must(house.command('final-check', { jobId, revision: (await job()).revision, points: { ...good, 'specks-inside': { failed: 'a hair' } } }));
+    expect(
+      codes(await house.command('final-check', { jobId, revision: (await job()).revision, points: { corners: 'ok' } })),
+    ).toBe('check-open');
+    await must(
+      house.command('final-check', {
+        jobId,
+        revision: (await job()).revision,
+        points: { ...good, 'specks-inside': { failed: 'a hair' } },
+      }),
+    );
     const back = await job();
-    expect([back.next, back.steps.filter((one) => one.state === 'todo').map((one) => one.step)]).toEqual(['fit', ['fit', 'back-and-hang', 'touch-up', 'final-check', 'hand-over']]);
+    expect([back.next, back.steps.filter((one) => one.state === 'todo').map((one) => one.step)]).toEqual([
+      'fit',
+      ['fit', 'back-and-hang', 'touch-up', 'final-check', 'hand-over'],
+    ]);
     expect((await boardView(house)).jobs.find((one) => one.ticket === back.ticket)!.failures).toBe(1);
-    expect(codes(await house.command('move-step', { jobId, revision: back.revision, step: 'fit', to: 'done', ticks: [] }))).toBe('enclosure-open');
+    expect(
+      codes(await house.command('move-step', { jobId, revision: back.revision, step: 'fit', to: 'done', ticks: [] })),
+    ).toBe('enclosure-open');
     for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
     expect((await job()).steps.find((one) => one.step === 'fit')!.times).toBe(2);
     await must(house.command('final-check', { jobId, revision: (await job()).revision, points: good }));
@@ -215,7 +333,9 @@ describe('through the shop', () => {
     const { orderId, jobId } = await accepted();
     const number = (await orderViewById(house, orderId))!.number;
     await must(house.command('hold', { jobId, revision: 1, reason: 'Moulding is late', who: 'supplier' }));
-    expect(codes(await house.command('move-step', { jobId, revision: 2, step: 'materials-here', to: 'done', ticks: [] }))).toBe('job-held');
+    expect(
+      codes(await house.command('move-step', { jobId, revision: 2, step: 'materials-here', to: 'done', ticks: [] })),
+    ).toBe('job-held');
     expect(codes(await house.command('release', { jobId, revision: 1 }))).toBe('job-stale');
     await must(house.command('release', { jobId, revision: 2 }));
     await must(house.command('move-step', { jobId, revision: 3, step: 'materials-here', to: 'done', ticks: [] }));
@@ -227,9 +347,12 @@ describe('through the shop', () => {
 describe('the price list', () => {
   it('takes all or nothing, and not on books that changed since the preview', async () => {
     const edition = (await house.books())!.prices.edition;
-    const import_ = (text: string, at: number) => house.command('import-mouldings', { text, edition: at, file: 'x.csv' });
+    const import_ = (text: string, at: number) =>
+      house.command('import-mouldings', { text, edition: at, file: 'x.csv' });
     expect(codes(await import_(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'), edition))).toBe('list-refused');
-    expect(codes(await import_(fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition - 1))).toBe('books-stale');
+    expect(codes(await import_(fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition - 1))).toBe(
+      'books-stale',
+    );
     expect((await house.books())!.lists.mouldings).toHaveLength(64);
   });
 });

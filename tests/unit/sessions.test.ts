@@ -5,7 +5,11 @@ import { type TestHouse, openHouse } from '../house';
 let house: TestHouse;
 beforeAll(async () => {
   house = await openHouse();
-  await house.command('set-up-shop', { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit: 'in' }, { as: undefined });
+  await house.command(
+    'set-up-shop',
+    { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit: 'in' },
+    { as: undefined },
+  );
 });
 const later = (seconds: number) => (house.clock.at = new Date(house.clock.at.getTime() + seconds * 1000));
 const code = async (pin: string) => {

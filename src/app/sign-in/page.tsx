@@ -10,5 +10,11 @@ export default async function Page() {
   const of = await house();
   const books = await of.books();
   if (!books) redirect('/set-up');
-  return <SignIn shop={books.shop.name} people={await staffNames(of)} demo={of.demo ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : []} />;
+  return (
+    <SignIn
+      shop={books.shop.name}
+      people={await staffNames(of)}
+      demo={of.demo ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : []}
+    />
+  );
 }

@@ -5,7 +5,8 @@ import { mm } from '../units/length';
 import { COLUMNS, planImport, readMouldingList, writeMouldingList } from './moulding-list';
 
 const file = (name: string) => fs.readFileSync(`samples/${name}`, 'utf8');
-const mouldings = (text: string) => readMouldingList(text).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
+const mouldings = (text: string) =>
+  readMouldingList(text).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
 const line = 'X-1,Plain,Us,mm,30,7,16,28,wood,flat,oak,#aa8866,3000,4.20,m';
 
 describe('a supplier’s list', () => {
@@ -18,13 +19,37 @@ describe('a supplier’s list', () => {
 
   it('refuses every kind of bad row with its reason, and reads the good ones beside them', () => {
     const { rows } = readMouldingList(file('mouldings-bad.csv'));
-    const reasons = rows.map((row) => ('moulding' in row ? row.moulding.name.replace(/\s+/g, ' ') : row.issues.map((one) => `${one.path ?? ''} ${one.code}`.trim()).join(' + ')));
+    const reasons = rows.map((row) =>
+      'moulding' in row
+        ? row.moulding.name.replace(/\s+/g, ' ')
+        : row.issues.map((one) => `${one.path ?? ''} ${one.code}`.trim()).join(' + '),
+    );
     expect(reasons).toEqual([
-      'Good row', 'Name with ; and "quotes" and a second line', 'code list-empty', 'rabbet width list-rabbet-wide', 'rabbet depth list-rabbet-deep', 'face width length-two-numbers',
-      'material list-choice', 'profile list-choice', 'colour list-colour', 'cost list-cost', 'cost list-cost', 'list-fields', 'face width length-zero', 'stick length-too-big', 'unit list-choice',
-      'per list-choice', 'name list-formula', 'code list-code-twice', 'code list-code', 'Gannet 31, smoked ash, dearer',
-    ]); // prettier-ignore
-    expect(mouldings(file('mouldings-bad.csv'))[1]).toMatchObject({ faceWidth: mm(30.5), cost: { amount: '12.50', per: 'm' } });
+      'Good row',
+      'Name with ; and "quotes" and a second line',
+      'code list-empty',
+      'rabbet width list-rabbet-wide',
+      'rabbet depth list-rabbet-deep',
+      'face width length-two-numbers',
+      'material list-choice',
+      'profile list-choice',
+      'colour list-colour',
+      'cost list-cost',
+      'cost list-cost',
+      'list-fields',
+      'face width length-zero',
+      'stick length-too-big',
+      'unit list-choice',
+      'per list-choice',
+      'name list-formula',
+      'code list-code-twice',
+      'code list-code',
+      'Gannet 31, smoked ash, dearer',
+    ]);
+    expect(mouldings(file('mouldings-bad.csv'))[1]).toMatchObject({
+      faceWidth: mm(30.5),
+      cost: { amount: '12.50', per: 'm' },
+    });
   });
 
   it.each([
@@ -37,8 +62,15 @@ describe('a supplier’s list', () => {
   ])('refuses a file as a whole: %#', (text, code) => expect(readMouldingList(text).issues[0]!.code).toBe(code));
 
   it('plans what is added, changed and left as it is', () => {
-    const books = new Map(mouldings(`${COLUMNS.join(',')}\n${line}\n${line.replace('X-1', 'X-2')}`).map((one) => [one.code, one]));
-    const plan = planImport(readMouldingList(`${COLUMNS.join(';')}\n${[line, line.replace('X-1', 'X-2').replace('4.20', '4,60'), line.replace('X-1', 'X-3')].join('\n').replaceAll(',', ';').replace('4;60', '4,60')}`), books);
+    const books = new Map(
+      mouldings(`${COLUMNS.join(',')}\n${line}\n${line.replace('X-1', 'X-2')}`).map((one) => [one.code, one]),
+    );
+    const plan = planImport(
+      readMouldingList(
+        `${COLUMNS.join(';')}\n${[line, line.replace('X-1', 'X-2').replace('4.20', '4,60'), line.replace('X-1', 'X-3')].join('\n').replaceAll(',', ';').replace('4;60', '4,60')}`,
+      ),
+      books,
+    );
     expect(plan.map((row) => row.does)).toEqual(['same', 'change', 'add']);
     expect(plan[1]!.changes).toEqual([{ field: 'cost', from: '4.20', to: '4.60' }]);
   });
@@ -48,7 +80,9 @@ describe('a supplier’s list', () => {
     fc.assert(
       fc.property(text, fc.boolean(), (junk, headed) => {
         const list = readMouldingList(headed ? `${COLUMNS.join(',')}\n${junk}` : junk);
-        expect(list.issues.length > 0 || list.rows.every((row) => 'moulding' in row || row.issues.length > 0)).toBe(true);
+        expect(list.issues.length > 0 || list.rows.every((row) => 'moulding' in row || row.issues.length > 0)).toBe(
+          true,
+        );
       }),
       { seed: 21, numRuns: 500 },
     );

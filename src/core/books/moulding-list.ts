@@ -12,14 +12,30 @@ import { parseLength } from '../units/parse-length';
 import { decimal, toDecimal } from '../units/rational';
 
 export const COLUMNS = [
-  'code', 'name', 'supplier', 'unit', 'face width', 'rabbet width', 'rabbet depth', 'height', 'material', 'profile', 'finish', 'colour', 'stick', 'cost', 'per',
-] as const; // prettier-ignore
+  'code',
+  'name',
+  'supplier',
+  'unit',
+  'face width',
+  'rabbet width',
+  'rabbet depth',
+  'height',
+  'material',
+  'profile',
+  'finish',
+  'colour',
+  'stick',
+  'cost',
+  'per',
+] as const;
 type Column = (typeof COLUMNS)[number];
 const NEEDED: readonly Column[] = COLUMNS.filter((column) => column !== 'stick' && column !== 'supplier');
 export const MOST_ROWS = 10_000;
 
 export type Listed = Moulding & { readonly cost: NonNullable<Moulding['cost']>; readonly unit: Unit };
-export type ReadRow = { readonly row: number; readonly code: string; readonly name: string } & ({ readonly moulding: Listed } | { readonly issues: readonly Issue[] });
+export type ReadRow = { readonly row: number; readonly code: string; readonly name: string } & (
+  { readonly moulding: Listed } | { readonly issues: readonly Issue[] }
+);
 export interface ReadList {
   /** What is wrong with the file as a whole; then there are no rows. */
   readonly issues: readonly Issue[];
@@ -39,7 +55,12 @@ function lengthIn(fields: Fields, column: Column, unit: Unit, issues: Issue[]): 
   return undefined;
 }
 
-function oneOf<T extends string>(fields: Fields, column: Column, allowed: readonly T[], issues: Issue[]): T | undefined {
+function oneOf<T extends string>(
+  fields: Fields,
+  column: Column,
+  allowed: readonly T[],
+  issues: Issue[],
+): T | undefined {
   const text = fields[column].toLowerCase();
   const found = allowed.find((one) => one === text);
   if (!found) issues.push(issue('list-choice', { read: fields[column], allowed: allowed.join(', ') }, column));
@@ -57,7 +78,10 @@ function textIn(fields: Fields, column: Column, most: number, issues: Issue[]): 
 function costIn(fields: Fields, issues: Issue[]): string | undefined {
   const value = decimal(fields.cost.replace(',', '.'));
   const [whole = ''] = fields.cost.split(/[.,]/);
-  if (value && value.n > 0n && whole.length <= 6) return toDecimal(value, 4).replace(/^(\d+)$/, '$1.00').replace(/^(\d+\.\d)$/, '$10');
+  if (value && value.n > 0n && whole.length <= 6)
+    return toDecimal(value, 4)
+      .replace(/^(\d+)$/, '$1.00')
+      .replace(/^(\d+\.\d)$/, '$10');
   issues.push(issue('list-cost', { read: fields.cost }, 'cost'));
   return undefined;
 }
@@ -68,7 +92,8 @@ function readFields(fields: Fields): Listed | Issue[] {
   if (code !== '' && !/^[\w.\-/ ]+$/.test(code)) issues.push(issue('list-code', { read: code }, 'code'));
   const name = textIn(fields, 'name', 120, issues);
   const finish = textIn(fields, 'finish', 120, issues);
-  if (FORMULA.test(fields.supplier)) issues.push(issue('list-formula', { read: fields.supplier.slice(0, 20) }, 'supplier'));
+  if (FORMULA.test(fields.supplier))
+    issues.push(issue('list-formula', { read: fields.supplier.slice(0, 20) }, 'supplier'));
   const unit = oneOf(fields, 'unit', ['in', 'mm'] as const, issues);
   const material = oneOf(fields, 'material', TIMBERS, issues);
   const profile = oneOf(fields, 'profile', PROFILES, issues);
@@ -86,9 +111,21 @@ function readFields(fields: Fields): Listed | Issue[] {
   const amount = costIn(fields, issues);
   if (issues.length > 0) return issues;
   return {
-    code, name, supplier: fields.supplier.slice(0, 120), faceWidth: faceWidth!, rabbetWidth: rabbetWidth!, rabbetDepth: rabbetDepth!, height: height!,
-    material: material!, profile: profile!, finish, colour, ...(stick === undefined ? {} : { stick }), cost: { amount: amount!, per: per! }, unit: unit!,
-  }; // prettier-ignore
+    code,
+    name,
+    supplier: fields.supplier.slice(0, 120),
+    faceWidth: faceWidth!,
+    rabbetWidth: rabbetWidth!,
+    rabbetDepth: rabbetDepth!,
+    height: height!,
+    material: material!,
+    profile: profile!,
+    finish,
+    colour,
+    ...(stick === undefined ? {} : { stick }),
+    cost: { amount: amount!, per: per! },
+    unit: unit!,
+  };
 }
 
 /** Reads a whole list. Never throws, whatever the text is. */
@@ -96,34 +133,54 @@ export function readMouldingList(text: string): ReadList {
   const fail = (...issues: Issue[]): ReadList => ({ issues, ignored: [], rows: [] });
   if (text.trim() === '') return fail(issue('list-nothing'));
   if (text.includes('\u0000')) return fail(issue('list-binary'));
-  const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: 'greedy', delimitersToGuess: [',', ';', '\t'] });
+  const parsed = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), {
+    skipEmptyLines: 'greedy',
+    delimitersToGuess: [',', ';', '\t'],
+  });
   const [head = [], ...records] = parsed.data;
-  const names = head.map((name) => name.trim().toLowerCase().replace(/[_\s]+/g, ' '));
+  const names = head.map((name) =>
+    name
+      .trim()
+      .toLowerCase()
+      .replace(/[_\s]+/g, ' '),
+  );
   const missing = NEEDED.filter((column) => !names.includes(column));
   if (missing.length > 0) return fail(issue('list-columns', { missing: missing.join(', ') }));
   const twice = COLUMNS.filter((column) => names.indexOf(column) !== names.lastIndexOf(column));
   if (twice.length > 0) return fail(issue('list-column-twice', { column: twice.join(', ') }));
   if (records.length > MOST_ROWS) return fail(issue('list-rows', { rows: records.length, most: MOST_ROWS }));
-  if (parsed.errors.some((error) => error.type === 'Quotes')) return fail(issue('list-quotes', { row: (parsed.errors.find((error) => error.type === 'Quotes')?.row ?? 0) + 1 }));
+  if (parsed.errors.some((error) => error.type === 'Quotes'))
+    return fail(issue('list-quotes', { row: (parsed.errors.find((error) => error.type === 'Quotes')?.row ?? 0) + 1 }));
 
   const seen = new Map<string, number>();
   const rows = records.map((record, index): ReadRow => {
     const row = index + 2;
-    const fields = Object.fromEntries(COLUMNS.map((column) => [column, (record[names.indexOf(column)] ?? '').trim()])) as Fields;
+    const fields = Object.fromEntries(
+      COLUMNS.map((column) => [column, (record[names.indexOf(column)] ?? '').trim()]),
+    ) as Fields;
     const about = { row, code: fields.code.slice(0, 40), name: fields.name.slice(0, 60) };
-    if (record.length !== head.length) return { ...about, issues: [issue('list-fields', { found: record.length, wanted: head.length })] };
+    if (record.length !== head.length)
+      return { ...about, issues: [issue('list-fields', { found: record.length, wanted: head.length })] };
     const read = readFields(fields);
     const first = seen.get(fields.code);
     if (first === undefined) seen.set(fields.code, row);
-    const double = first === undefined || fields.code === '' ? [] : [issue('list-code-twice', { code: fields.code, row: first }, 'code')];
+    const double =
+      first === undefined || fields.code === ''
+        ? []
+        : [issue('list-code-twice', { code: fields.code, row: first }, 'code')];
     if (Array.isArray(read)) return { ...about, issues: [...read, ...double] };
     return double.length > 0 ? { ...about, issues: double } : { ...about, moulding: read };
   });
-  return { issues: [], ignored: head.filter((_, index) => !(COLUMNS as readonly string[]).includes(names[index]!)), rows };
+  return {
+    issues: [],
+    ignored: head.filter((_, index) => !(COLUMNS as readonly string[]).includes(names[index]!)),
+    rows,
+  };
 }
 
 /** A length as its list writes it; with its unit when a rule could not show it exactly. */
-const written = (value: Length, unit: Unit) => (value % FINEST[unit] === 0 ? fieldText(value, unit) : `${value / UNITS_PER_MM} mm`);
+const written = (value: Length, unit: Unit) =>
+  value % FINEST[unit] === 0 ? fieldText(value, unit) : `${value / UNITS_PER_MM} mm`;
 
 const fieldsOf = (one: Listed): Fields => ({
   code: one.code,
@@ -166,7 +223,19 @@ export function planImport(list: ReadList, books: ReadonlyMap<string, Listed>): 
     const before = books.get(one.moulding.code);
     if (!before) return { row, code, name, does: 'add', issues: [], changes: [], moulding: one.moulding };
     const [from, to] = [fieldsOf(before), fieldsOf(one.moulding)];
-    const changes = COLUMNS.filter((field) => from[field] !== to[field]).map((field) => ({ field, from: from[field], to: to[field] }));
-    return { row, code, name, does: changes.length > 0 ? 'change' : 'same', issues: [], changes, moulding: one.moulding };
+    const changes = COLUMNS.filter((field) => from[field] !== to[field]).map((field) => ({
+      field,
+      from: from[field],
+      to: to[field],
+    }));
+    return {
+      row,
+      code,
+      name,
+      does: changes.length > 0 ? 'change' : 'same',
+      issues: [],
+      changes,
+      moulding: one.moulding,
+    };
   });
 }

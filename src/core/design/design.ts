@@ -58,8 +58,18 @@ export const mouldingSchema = z.object({
 });
 
 export const PIECE_KINDS = [
-  'print', 'poster', 'photograph', 'certificate', 'chart', 'drawing', 'pastel', 'charcoal', 'watercolour', 'painting', 'textile',
-] as const; // prettier-ignore
+  'print',
+  'poster',
+  'photograph',
+  'certificate',
+  'chart',
+  'drawing',
+  'pastel',
+  'charcoal',
+  'watercolour',
+  'painting',
+  'textile',
+] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
 
 const pieceSchema = z.object({
@@ -92,7 +102,10 @@ const matSchema = z.object({
 const hangingSchema = z.object({
   rings: z.union([z.enum(['third', 'quarter', 'none']), z.object({ distance: positiveLength })]),
   /** Slack of the wire as a decimal: 0.05 is 5 %. */
-  slack: z.string().regex(/^0\.\d{1,4}$/).refine((text) => Number(text) > 0, 'some slack is needed to hook the wire'),
+  slack: z
+    .string()
+    .regex(/^0\.\d{1,4}$/)
+    .refine((text) => Number(text) > 0, 'some slack is needed to hook the wire'),
 });
 
 export const windowMatSchema = z.object({

@@ -32,7 +32,8 @@ export const set = (value: unknown, path: Path, to: unknown): Edit => [{ path, f
 export const apply = <T>(value: T, edit: Edit): T =>
   edit.reduce<unknown>((at, change) => write(at, change.path, change.to), value) as T;
 
-export const invert = (edit: Edit): Edit => [...edit].reverse().map(({ path, from, to }) => ({ path, from: to, to: from }));
+export const invert = (edit: Edit): Edit =>
+  [...edit].reverse().map(({ path, from, to }) => ({ path, from: to, to: from }));
 
 const samePath = (a: Path, b: Path) => a.length === b.length && a.every((key, index) => key === b[index]);
 
@@ -46,7 +47,14 @@ export function merge(first: Edit, second: Edit): Edit | undefined {
 /** Whether two plain values say the same, whatever the order of their keys. */
 export function sameValue(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null || Array.isArray(a) !== Array.isArray(b)) return false;
+  if (
+    typeof a !== 'object' ||
+    typeof b !== 'object' ||
+    a === null ||
+    b === null ||
+    Array.isArray(a) !== Array.isArray(b)
+  )
+    return false;
   const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
   return [...keys].every((key) => sameValue((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
 }

@@ -18,15 +18,48 @@ export function backScene({ sizes, hanging, resolved: { moulding } }: WorkedOut)
     const dot = Math.max(w, h) * 0.012;
     const rings: Shape[] = [inset, w - inset].map((x) => ({ kind: 'dot', at: [x, drop], radius: dot, fill: INK }));
     if (hanging.noWire) return rings;
-    const line: Shape = { kind: 'line', points: [[inset, drop], [w / 2, peak], [w - inset, drop]], line: INK, width: 0.5 }; // prettier-ignore
+    const line: Shape = {
+      kind: 'line',
+      points: [
+        [inset, drop],
+        [w / 2, peak],
+        [w - inset, drop],
+      ],
+      line: INK,
+      width: 0.5,
+    };
     const tick = dot * 1.4;
     return [
       ...rings,
       line,
-      { kind: 'line', points: [[w / 2, 0], [w / 2, peak]], line: NEXT, width: 0.7 },
-      { kind: 'line', points: [[w / 2 - tick, 0], [w / 2 + tick, 0]], line: NEXT, width: 0.7 },
-      { kind: 'line', points: [[w / 2 - tick, peak], [w / 2 + tick, peak]], line: NEXT, width: 0.7 },
-    ]; // prettier-ignore
+      {
+        kind: 'line',
+        points: [
+          [w / 2, 0],
+          [w / 2, peak],
+        ],
+        line: NEXT,
+        width: 0.7,
+      },
+      {
+        kind: 'line',
+        points: [
+          [w / 2 - tick, 0],
+          [w / 2 + tick, 0],
+        ],
+        line: NEXT,
+        width: 0.7,
+      },
+      {
+        kind: 'line',
+        points: [
+          [w / 2 - tick, peak],
+          [w / 2 + tick, peak],
+        ],
+        line: NEXT,
+        width: 0.7,
+      },
+    ];
   };
   return { width: w, height: h, shapes: [...ground, ...wire()], about: 'back' };
 }

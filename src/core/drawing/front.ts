@@ -12,27 +12,79 @@ const INK = '#20272b';
 function band(w: number, h: number, from: number, to: number): { points: Point[]; light: number }[] {
   const [a, b] = [from, to];
   return [
-    { points: [[a, a], [w - a, a], [w - b, b], [b, b]], light: 1 },
-    { points: [[w - a, a], [w - a, h - a], [w - b, h - b], [w - b, b]], light: -0.8 },
-    { points: [[a, h - a], [b, h - b], [w - b, h - b], [w - a, h - a]], light: -1 },
-    { points: [[a, a], [b, b], [b, h - b], [a, h - a]], light: 0.8 },
-  ]; // prettier-ignore
+    {
+      points: [
+        [a, a],
+        [w - a, a],
+        [w - b, b],
+        [b, b],
+      ],
+      light: 1,
+    },
+    {
+      points: [
+        [w - a, a],
+        [w - a, h - a],
+        [w - b, h - b],
+        [w - b, b],
+      ],
+      light: -0.8,
+    },
+    {
+      points: [
+        [a, h - a],
+        [b, h - b],
+        [w - b, h - b],
+        [w - a, h - a],
+      ],
+      light: -1,
+    },
+    {
+      points: [
+        [a, a],
+        [b, b],
+        [b, h - b],
+        [a, h - a],
+      ],
+      light: 0.8,
+    },
+  ];
 }
 
 function frame(outside: Size, { resolved: { moulding } }: WorkedOut): Shape[] {
   const [w, h, face] = [toMm(outside.w), toMm(outside.h), toMm(moulding.faceWidth)];
   const bands = Array.from({ length: BANDS }, (_, k) => {
     const turn = slope(moulding.profile, (k + 0.5) / BANDS);
-    return band(w, h, (face * k) / BANDS, (face * (k + 1)) / BANDS).map(
-      ({ points, light }): Shape => ({ kind: 'area', points, fill: shade(moulding.colour, 0.07 * light + 0.16 * light * turn) }),
-    );
+    return band(w, h, (face * k) / BANDS, (face * (k + 1)) / BANDS).map(({ points, light }): Shape => ({
+      kind: 'area',
+      points,
+      fill: shade(moulding.colour, 0.07 * light + 0.16 * light * turn),
+    }));
   }).flat();
-  const mitres: Shape[] = ([[0, 0, face, face], [w, 0, w - face, face], [0, h, face, h - face], [w, h, w - face, h - face]] as const).map(
-    ([x1, y1, x2, y2]) => ({ kind: 'line', points: [[x1, y1], [x2, y2]], line: shade(moulding.colour, -0.45), width: 0.5 }),
-  ); // prettier-ignore
+  const mitres: Shape[] = (
+    [
+      [0, 0, face, face],
+      [w, 0, w - face, face],
+      [0, h, face, h - face],
+      [w, h, w - face, h - face],
+    ] as const
+  ).map(([x1, y1, x2, y2]) => ({
+    kind: 'line',
+    points: [
+      [x1, y1],
+      [x2, y2],
+    ],
+    line: shade(moulding.colour, -0.45),
+    width: 0.5,
+  }));
   const edges: Shape[] = [
     { kind: 'area', points: rectangle(0, 0, w, h), fill: 'none', line: shade(moulding.colour, -0.5) },
-    { kind: 'area', points: rectangle(face, face, w - 2 * face, h - 2 * face), fill: 'none', line: shade(moulding.colour, -0.55) },
+    {
+      kind: 'area',
+      points: rectangle(face, face, w - 2 * face, h - 2 * face),
+      fill: 'none',
+      line: shade(moulding.colour, -0.55),
+    },
   ];
   return [...bands, ...mitres, ...edges];
 }
@@ -63,7 +115,16 @@ function artwork(kind: PieceKind, x: number, y: number, w: number, h: number): S
     });
     return [ground, ...rules, { kind: 'dot', at: at(0.5, 0.82), radius: Math.min(w, h) * 0.05, fill: accent }];
   }
-  const shore = [[0.56, 0], [0.52, 0.1], [0.6, 0.18], [0.71, 0.22], [0.84, 0.2], [0.93, 0.26], [1, 0.24], [1, 0]] as const; // prettier-ignore
+  const shore = [
+    [0.56, 0],
+    [0.52, 0.1],
+    [0.6, 0.18],
+    [0.71, 0.22],
+    [0.84, 0.2],
+    [0.93, 0.26],
+    [1, 0.24],
+    [1, 0],
+  ] as const;
   const lines = Array.from({ length: 9 }, (_, row): Shape => {
     const points = Array.from({ length: 25 }, (_, k): Point => {
       const u = k / 24;
@@ -85,10 +146,22 @@ function mats({ sizes, resolved }: WorkedOut): Shape[] {
     const [ow, oh] = [toMm(layer.opening.w), toMm(layer.opening.h)];
     const area = index === 0 ? rectangle(edge, top, w, h) : rectangle(x - 40, y - 40, ow + 80, oh + 80);
     const above = sizes.layers[index - 1];
-    const clipped = above ? rectangle(edge + toMm(above.border.left), top + toMm(above.border.top), toMm(above.opening.w), toMm(above.opening.h)) : area;
+    const clipped = above
+      ? rectangle(
+          edge + toMm(above.border.left),
+          top + toMm(above.border.top),
+          toMm(above.opening.w),
+          toMm(above.opening.h),
+        )
+      : area;
     return [
       { kind: 'area', points: clipped, fill: board.colour },
-      { kind: 'area', points: rectangle(x - bevel, y - bevel, ow + 2 * bevel, oh + 2 * bevel), fill: '#fbf8f0', line: '#b9b19f' },
+      {
+        kind: 'area',
+        points: rectangle(x - bevel, y - bevel, ow + 2 * bevel, oh + 2 * bevel),
+        fill: '#fbf8f0',
+        line: '#b9b19f',
+      },
     ];
   });
 }
@@ -98,17 +171,65 @@ function dimensions(outside: Size, at: number): Shape[] {
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
   const tick = at * 0.14;
   const across: Shape[] = [
-    { kind: 'line', points: [[0, h + at], [w, h + at]], line: INK, width: 0.35 },
-    { kind: 'line', points: [[-tick, h + at + tick], [tick, h + at - tick]], line: INK, width: 0.6 },
-    { kind: 'line', points: [[w - tick, h + at + tick], [w + tick, h + at - tick]], line: INK, width: 0.6 },
+    {
+      kind: 'line',
+      points: [
+        [0, h + at],
+        [w, h + at],
+      ],
+      line: INK,
+      width: 0.35,
+    },
+    {
+      kind: 'line',
+      points: [
+        [-tick, h + at + tick],
+        [tick, h + at - tick],
+      ],
+      line: INK,
+      width: 0.6,
+    },
+    {
+      kind: 'line',
+      points: [
+        [w - tick, h + at + tick],
+        [w + tick, h + at - tick],
+      ],
+      line: INK,
+      width: 0.6,
+    },
     { kind: 'length', at: [w / 2, h + at], value: outside.w, anchor: 'middle' },
-  ]; // prettier-ignore
+  ];
   const up: Shape[] = [
-    { kind: 'line', points: [[-at, 0], [-at, h]], line: INK, width: 0.35 },
-    { kind: 'line', points: [[-at - tick, tick], [-at + tick, -tick]], line: INK, width: 0.6 },
-    { kind: 'line', points: [[-at - tick, h + tick], [-at + tick, h - tick]], line: INK, width: 0.6 },
+    {
+      kind: 'line',
+      points: [
+        [-at, 0],
+        [-at, h],
+      ],
+      line: INK,
+      width: 0.35,
+    },
+    {
+      kind: 'line',
+      points: [
+        [-at - tick, tick],
+        [-at + tick, -tick],
+      ],
+      line: INK,
+      width: 0.6,
+    },
+    {
+      kind: 'line',
+      points: [
+        [-at - tick, h + tick],
+        [-at + tick, h - tick],
+      ],
+      line: INK,
+      width: 0.6,
+    },
     { kind: 'length', at: [-at, h / 2], value: outside.h, anchor: 'middle' },
-  ]; // prettier-ignore
+  ];
   return [...across, ...up];
 }
 
@@ -128,14 +249,48 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   const y = h / 2 - toMm(sizes.package.h) / 2 + toMm(sizes.border.top);
   const drop = face * 0.16;
   const lip: Shape[] = [
-    { kind: 'area', points: [[face, face], [w - face, face], [w - face - drop, face + drop], [face + drop, face + drop]], fill: '#20272b2e' },
-    { kind: 'area', points: [[face, face], [face + drop, face + drop], [face + drop, h - face - drop], [face, h - face]], fill: '#20272b1f' },
-  ]; // prettier-ignore
+    {
+      kind: 'area',
+      points: [
+        [face, face],
+        [w - face, face],
+        [w - face - drop, face + drop],
+        [face + drop, face + drop],
+      ],
+      fill: '#20272b2e',
+    },
+    {
+      kind: 'area',
+      points: [
+        [face, face],
+        [face + drop, face + drop],
+        [face + drop, h - face - drop],
+        [face, h - face],
+      ],
+      fill: '#20272b1f',
+    },
+  ];
   const wall = [0.5, 0.32, 0.16].map((share): Shape => {
     const spread = face * share;
-    return { kind: 'area', points: rectangle(spread * 0.35, spread * 0.6, w + spread * 0.25, h + spread * 0.35), fill: '#20272b14' };
+    return {
+      kind: 'area',
+      points: rectangle(spread * 0.35, spread * 0.6, w + spread * 0.25, h + spread * 0.35),
+      fill: '#20272b14',
+    };
   });
-  const shapes = [...wall, ...mats(worked), ...artwork(resolved.design.piece.kind, x, y, open.w, open.h), ...lip, ...frame(sizes.outside, worked), ...(withDimensions ? dimensions(sizes.outside, margin * 0.42) : [])];
+  const shapes = [
+    ...wall,
+    ...mats(worked),
+    ...artwork(resolved.design.piece.kind, x, y, open.w, open.h),
+    ...lip,
+    ...frame(sizes.outside, worked),
+    ...(withDimensions ? dimensions(sizes.outside, margin * 0.42) : []),
+  ];
   const [left, above] = [margin, margin * 0.35];
-  return { width: w + left * 1.3, height: h + above + margin, shapes: shapes.map((shape) => move(shape, left, above)), about: 'front' };
+  return {
+    width: w + left * 1.3,
+    height: h + above + margin,
+    shapes: shapes.map((shape) => move(shape, left, above)),
+    about: 'front',
+  };
 }

@@ -6,11 +6,35 @@ import type { Length } from '../units/length';
 
 export type Point = readonly [x: number, y: number];
 export type Shape =
-  | { readonly kind: 'area'; readonly points: readonly Point[]; readonly fill: string; readonly line?: string; readonly dashed?: boolean }
-  | { readonly kind: 'line'; readonly points: readonly Point[]; readonly line: string; readonly width?: number; readonly dashed?: boolean }
+  | {
+      readonly kind: 'area';
+      readonly points: readonly Point[];
+      readonly fill: string;
+      readonly line?: string;
+      readonly dashed?: boolean;
+    }
+  | {
+      readonly kind: 'line';
+      readonly points: readonly Point[];
+      readonly line: string;
+      readonly width?: number;
+      readonly dashed?: boolean;
+    }
   | { readonly kind: 'dot'; readonly at: Point; readonly radius: number; readonly fill: string }
-  | { readonly kind: 'text'; readonly at: Point; readonly text: string; readonly anchor: 'start' | 'middle' | 'end'; readonly tone?: 'ink' | 'soft' | 'caution' | 'next' }
-  | { readonly kind: 'length'; readonly at: Point; readonly value: Length; readonly anchor: 'start' | 'middle' | 'end'; readonly tone?: 'ink' | 'soft' | 'caution' | 'next' };
+  | {
+      readonly kind: 'text';
+      readonly at: Point;
+      readonly text: string;
+      readonly anchor: 'start' | 'middle' | 'end';
+      readonly tone?: 'ink' | 'soft' | 'caution' | 'next';
+    }
+  | {
+      readonly kind: 'length';
+      readonly at: Point;
+      readonly value: Length;
+      readonly anchor: 'start' | 'middle' | 'end';
+      readonly tone?: 'ink' | 'soft' | 'caution' | 'next';
+    };
 
 export interface Scene {
   readonly width: number;

@@ -13,9 +13,17 @@ function wood({ resolved: { moulding } }: WorkedOut): Shape {
   const lip = Math.max(0.8, height - depth);
   const top = Array.from({ length: 33 }, (_, k): Point => {
     const t = k / 32;
-    return [face * t, Math.min(fall(moulding.profile, t) * lip * 1.1, t > 1 - rabbet / face ? lip * 0.82 : height * 0.7)];
+    return [
+      face * t,
+      Math.min(fall(moulding.profile, t) * lip * 1.1, t > 1 - rabbet / face ? lip * 0.82 : height * 0.7),
+    ];
   });
-  const foot: Point[] = [[face, height - depth], [face - rabbet, height - depth], [face - rabbet, height], [0, height]]; // prettier-ignore
+  const foot: Point[] = [
+    [face, height - depth],
+    [face - rabbet, height - depth],
+    [face - rabbet, height],
+    [0, height],
+  ];
   return { kind: 'area', points: [...top, ...foot], fill: moulding.colour, line: shade(moulding.colour, -0.5) };
 }
 
@@ -28,15 +36,26 @@ function names(worked: WorkedOut, tops: number[], right: number, step: number): 
     const y = first + index * step;
     const text = layer.part === 'piece' ? 'Piece' : (layer.name.split(',')[0] ?? '').replace(/ \d+ mm$/, '');
     return [
-      { kind: 'line', points: [[right, middle[index]!], [right + step * 0.9, y]], line: INK, width: 0.18 },
+      {
+        kind: 'line',
+        points: [
+          [right, middle[index]!],
+          [right + step * 0.9, y],
+        ],
+        line: INK,
+        width: 0.18,
+      },
       { kind: 'text', at: [right + step * 1.1, y], text, anchor: 'start' },
     ];
-  }); // prettier-ignore
+  });
 }
 
 /** Section through the rabbet. The room that is left is dashed; proud layers stand out behind the wood. */
 export function sectionScene(worked: WorkedOut): Scene {
-  const { resolved: { moulding, design }, stack } = worked; // prettier-ignore
+  const {
+    resolved: { moulding, design },
+    stack,
+  } = worked;
   const [face, height] = [toMm(moulding.faceWidth), toMm(moulding.height)];
   const [rabbet, depth] = [toMm(moulding.rabbetWidth), toMm(moulding.rabbetDepth)];
   const x = face - rabbet + toMm(design.frame.allowance) / 2;
@@ -51,7 +70,10 @@ export function sectionScene(worked: WorkedOut): Scene {
     return shape;
   });
   const room = toMm(stack.room);
-  const left: Shape[] = room > 0 ? [{ kind: 'area', points: rectangle(x, y, right - x, room), fill: '#f7ebd300', line: CAUTION, dashed: true }] : [];
+  const left: Shape[] =
+    room > 0
+      ? [{ kind: 'area', points: rectangle(x, y, right - x, room), fill: '#f7ebd300', line: CAUTION, dashed: true }]
+      : [];
   const bottom = Math.max(height, y);
   const step = Math.max(4, bottom / 5.2);
   return {

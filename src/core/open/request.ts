@@ -21,27 +21,56 @@ const exactNumber = z
   .transform(String)
   .refine((text) => DECIMAL.test(text), 'a plain number such as 4.20, not negative');
 
-const sheetInline = { name: z.string().max(120), colour: z.string().regex(/^#[0-9a-f]{6}$/i), thickness: lengthField, archival: z.boolean(), sheet: z.strictObject({ w: lengthField, h: lengthField }) };
+const sheetInline = {
+  name: z.string().max(120),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
+  thickness: lengthField,
+  archival: z.boolean(),
+  sheet: z.strictObject({ w: lengthField, h: lengthField }),
+};
 const code = z.string().min(1).max(40);
 const matBody = z.strictObject({ board: code, reveal: lengthField, ...sheetInline }).partial();
 const kilograms = z.number().positive().max(10_000);
 
-const ratesBody = z.strictObject({
-  moulding: z.strictObject({ costPerFoot: exactNumber, costPerMetre: exactNumber, markup: exactNumber }).partial(),
-  mat: z.strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber }).partial(),
-  glass: z.strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber, minimumSquareMetres: exactNumber }).partial(),
-  glazing: z.strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber, minimumSquareMetres: exactNumber }).partial(),
-  backing: z.strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber }).partial(),
-  labour: z.strictObject({ minutes: z.int().min(0).max(100_000), perHour: exactNumber }).partial(),
-  hardware: exactNumber,
-  ending: z.enum(ENDINGS),
-  tax: z.strictObject({ mode: z.enum(['exclusive', 'inclusive']), percent: exactNumber }),
-  depositPercent: exactNumber,
-}).partial(); // prettier-ignore
+const ratesBody = z
+  .strictObject({
+    moulding: z.strictObject({ costPerFoot: exactNumber, costPerMetre: exactNumber, markup: exactNumber }).partial(),
+    mat: z
+      .strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber })
+      .partial(),
+    glass: z
+      .strictObject({
+        costPerSquareFoot: exactNumber,
+        costPerSquareMetre: exactNumber,
+        markup: exactNumber,
+        minimumSquareMetres: exactNumber,
+      })
+      .partial(),
+    glazing: z
+      .strictObject({
+        costPerSquareFoot: exactNumber,
+        costPerSquareMetre: exactNumber,
+        markup: exactNumber,
+        minimumSquareMetres: exactNumber,
+      })
+      .partial(),
+    backing: z
+      .strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber })
+      .partial(),
+    labour: z.strictObject({ minutes: z.int().min(0).max(100_000), perHour: exactNumber }).partial(),
+    hardware: exactNumber,
+    ending: z.enum(ENDINGS),
+    tax: z.strictObject({ mode: z.enum(['exclusive', 'inclusive']), percent: exactNumber }),
+    depositPercent: exactNumber,
+  })
+  .partial();
 
 export const workOutBody = z.strictObject({
   build: z.literal('window-mat'),
-  unit: z.enum(['in', 'mm']).optional().describe('the unit of bare numbers, and of the defaults; the shop’s home unit when absent'),
+  unit: z
+    .enum(['in', 'mm'])
+    .optional()
+    .describe('the unit of bare numbers, and of the defaults; the shop’s home unit when absent'),
   piece: z.strictObject({
     title: z.string().max(120).optional(),
     kind: z.enum(PIECE_KINDS).optional(),
@@ -80,10 +109,25 @@ export const workOutBody = z.strictObject({
     ]),
     allowance: lengthField.optional(),
   }),
-  glazing: z.union([code, z.strictObject({ type: z.enum(['glass', 'acrylic', 'none']), uv: z.boolean(), coated: z.boolean(), ...sheetInline }).partial()]).optional(),
+  glazing: z
+    .union([
+      code,
+      z
+        .strictObject({
+          type: z.enum(['glass', 'acrylic', 'none']),
+          uv: z.boolean(),
+          coated: z.boolean(),
+          ...sheetInline,
+        })
+        .partial(),
+    ])
+    .optional(),
   backing: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
   hanging: z
-    .strictObject({ rings: z.union([z.enum(['third', 'quarter', 'none']), z.strictObject({ distance: lengthField })]), slack: exactNumber })
+    .strictObject({
+      rings: z.union([z.enum(['third', 'quarter', 'none']), z.strictObject({ distance: lengthField })]),
+      slack: exactNumber,
+    })
     .partial()
     .optional(),
   insists: z.string().max(400).optional(),
@@ -114,7 +158,11 @@ class LengthReader {
       const fits = Number.isFinite(value) && value >= 0 && value * UNITS_PER_MM <= LONGEST;
       const found = fits ? mm(value) : length(0);
       if (fits && (found > 0 || zeroAllowed)) return found;
-      this.complaints.push({ path, code: !fits && value < 0 ? 'length-negative' : fits ? 'length-zero' : 'length-too-big', figures: { typed: String(value), unit: 'mm' } });
+      this.complaints.push({
+        path,
+        code: !fits && value < 0 ? 'length-negative' : fits ? 'length-zero' : 'length-too-big',
+        figures: { typed: String(value), unit: 'mm' },
+      });
       return otherwise;
     }
     const result = parseLength(value, { unit: this.unit, zeroAllowed });
@@ -128,7 +176,9 @@ class LengthReader {
   }
 }
 
-type Rate = { costPerSquareFoot?: string; costPerSquareMetre?: string; markup?: string; minimumSquareMetres?: string } | undefined;
+type Rate =
+  | { costPerSquareFoot?: string; costPerSquareMetre?: string; markup?: string; minimumSquareMetres?: string }
+  | undefined;
 const sheetCost = (rate: Rate): Pick<Sheet, 'cost'> => {
   if (rate?.costPerSquareFoot !== undefined) return { cost: { amount: rate.costPerSquareFoot, per: 'sqft' } };
   return rate?.costPerSquareMetre !== undefined ? { cost: { amount: rate.costPerSquareMetre, per: 'sqm' } } : {};
@@ -163,7 +213,12 @@ interface Inline {
   sheet?: { w: string | number; h: string | number } | undefined;
 }
 function sheetOf(body: Inline, path: string, name: string, thickness: Length, rate: Rate, reader: LengthReader): Sheet {
-  const largest = body.sheet && size(reader.read(`${path}.sheet.w`, body.sheet.w, length(1)), reader.read(`${path}.sheet.h`, body.sheet.h, length(1)));
+  const largest =
+    body.sheet &&
+    size(
+      reader.read(`${path}.sheet.w`, body.sheet.w, length(1)),
+      reader.read(`${path}.sheet.h`, body.sheet.h, length(1)),
+    );
   return {
     code: name,
     name: body.name ?? name,
@@ -176,35 +231,72 @@ function sheetOf(body: Inline, path: string, name: string, thickness: Length, ra
 }
 
 /** Reads a body whose shape was checked. `home` and `house` fill in what is absent. */
-export function readRequest(body: WorkOutBody, home: Unit, house: HouseChoice): { request: OpenRequest; complaints: Complaint[] } {
+export function readRequest(
+  body: WorkOutBody,
+  home: Unit,
+  house: HouseChoice,
+): { request: OpenRequest; complaints: Complaint[] } {
   const unit = body.unit ?? home;
   const settings = defaultSettings(unit);
   const reader = new LengthReader(unit);
   const { piece, frame, rates } = body;
-  const start = newDesign(settings, house, reader.read('piece.width', piece.width, length(1)), reader.read('piece.height', piece.height, length(1)));
+  const start = newDesign(
+    settings,
+    house,
+    reader.read('piece.width', piece.width, length(1)),
+    reader.read('piece.height', piece.height, length(1)),
+  );
   const [width2, height2] = [reader.maybe('piece.width2', piece.width2), reader.maybe('piece.height2', piece.height2)];
 
   const wood = frame.moulding;
   const moulding = (): Moulding => {
     const given = wood as Exclude<typeof wood, string>;
-    const read = (key: 'faceWidth' | 'rabbetWidth' | 'rabbetDepth' | 'height') => reader.read(`frame.moulding.${key}`, given[key], length(2));
+    const read = (key: 'faceWidth' | 'rabbetWidth' | 'rabbetDepth' | 'height') =>
+      reader.read(`frame.moulding.${key}`, given[key], length(2));
     const stick = reader.maybe('frame.moulding.stick', given.stick);
     const cost = rates?.moulding?.costPerFoot ?? rates?.moulding?.costPerMetre;
     const { profileArea, density, rated } = given;
     return {
-      code: 'given', name: given.name ?? 'given moulding', supplier: '', faceWidth: read('faceWidth'), rabbetWidth: read('rabbetWidth'), rabbetDepth: read('rabbetDepth'),
-      height: read('height'), material: given.material ?? 'wood', profile: given.profile ?? 'flat', finish: '', colour: '#8a6f4d',
-      ...(stick ? { stick } : {}), ...(cost === undefined ? {} : { cost: { amount: cost, per: rates?.moulding?.costPerFoot === undefined ? 'm' : 'ft' } }),
-      ...(profileArea ? { profileArea } : {}), ...(density ? { density } : {}), ...(rated ? { rated } : {}),
-    }; // prettier-ignore
+      code: 'given',
+      name: given.name ?? 'given moulding',
+      supplier: '',
+      faceWidth: read('faceWidth'),
+      rabbetWidth: read('rabbetWidth'),
+      rabbetDepth: read('rabbetDepth'),
+      height: read('height'),
+      material: given.material ?? 'wood',
+      profile: given.profile ?? 'flat',
+      finish: '',
+      colour: '#8a6f4d',
+      ...(stick ? { stick } : {}),
+      ...(cost === undefined
+        ? {}
+        : { cost: { amount: cost, per: rates?.moulding?.costPerFoot === undefined ? 'm' : 'ft' } }),
+      ...(profileArea ? { profileArea } : {}),
+      ...(density ? { density } : {}),
+      ...(rated ? { rated } : {}),
+    };
   };
   const metal = typeof wood === 'object' && wood.material === 'metal';
   const glazing = (): Design['glazing'] => {
     if (typeof body.glazing === 'string') return { code: body.glazing };
     const given = body.glazing ?? {};
     const type = given.type ?? 'glass';
-    const sheet = sheetOf(given, 'glazing', type, type === 'acrylic' ? mm(2.5) : mm(2), rates?.glazing ?? rates?.glass, reader);
-    const item: Glazing = { ...sheet, ...(type === 'none' ? { thickness: length(0) } : {}), type, uv: given.uv ?? false, coated: given.coated ?? false };
+    const sheet = sheetOf(
+      given,
+      'glazing',
+      type,
+      type === 'acrylic' ? mm(2.5) : mm(2),
+      rates?.glazing ?? rates?.glass,
+      reader,
+    );
+    const item: Glazing = {
+      ...sheet,
+      ...(type === 'none' ? { thickness: length(0) } : {}),
+      type,
+      uv: given.uv ?? false,
+      coated: given.coated ?? false,
+    };
     return { given: item };
   };
   const backing = (): Design['backing'] => {
@@ -222,11 +314,16 @@ export function readRequest(body: WorkOutBody, home: Unit, house: HouseChoice): 
   const border = (): Design['border'] => {
     const all = reader.read('border.all', body.border?.all, settings.border);
     if (body.border?.mode === 'equal') return { mode: 'equal', all };
-    return { mode: 'weighted', all, extra: reader.read('border.extra', body.border?.extra, settings.bottomExtra, true) };
+    return {
+      mode: 'weighted',
+      all,
+      extra: reader.read('border.extra', body.border?.extra, settings.bottomExtra, true),
+    };
   };
   const rings = body.hanging?.rings ?? 'third';
   const slack = body.hanging?.slack ?? settings.slack;
-  if (!/^0\.\d{1,4}$/.test(slack) || Number(slack) === 0) reader.complaints.push({ path: 'hanging.slack', code: 'slack-wrong', figures: { typed: slack } });
+  if (!/^0\.\d{1,4}$/.test(slack) || Number(slack) === 0)
+    reader.complaints.push({ path: 'hanging.slack', code: 'slack-wrong', figures: { typed: slack } });
 
   const design: Design = {
     ...start,
@@ -246,11 +343,22 @@ export function readRequest(body: WorkOutBody, home: Unit, house: HouseChoice): 
     border: border(),
     frame: {
       moulding: typeof wood === 'string' ? { code: wood } : { given: moulding() },
-      allowance: reader.read('frame.allowance', frame.allowance, metal ? settings.metalAllowance : settings.allowance, true),
+      allowance: reader.read(
+        'frame.allowance',
+        frame.allowance,
+        metal ? settings.metalAllowance : settings.allowance,
+        true,
+      ),
     },
     glazing: glazing(),
     backing: backing(),
-    hanging: { rings: typeof rings === 'object' ? { distance: reader.read('hanging.rings.distance', rings.distance, plus(settings.tail)) } : rings, slack },
+    hanging: {
+      rings:
+        typeof rings === 'object'
+          ? { distance: reader.read('hanging.rings.distance', rings.distance, plus(settings.tail)) }
+          : rings,
+      slack,
+    },
   };
   const request: OpenRequest = {
     design,

@@ -30,9 +30,22 @@ export interface Hanging {
 const nearest = (value: number): Length => length(Math.floor(value + 0.5));
 
 function ringDropOf(rings: Design['hanging']['rings'], height: Length, book: Notebook): Length {
-  if (typeof rings === 'object') return book.note('hanging.ringDrop', 'rings below the top', 'distance', { distance: rings.distance }, rings.distance); // prettier-ignore
+  if (typeof rings === 'object')
+    return book.note(
+      'hanging.ringDrop',
+      'rings below the top',
+      'distance',
+      { distance: rings.distance },
+      rings.distance,
+    );
   const part = rings === 'quarter' ? 4 : 3;
-  return book.note('hanging.ringDrop', 'rings below the top', `outside height ÷ ${part}`, { 'outside height': height }, nearest(height / part)); // prettier-ignore
+  return book.note(
+    'hanging.ringDrop',
+    'rings below the top',
+    `outside height ÷ ${part}`,
+    { 'outside height': height },
+    nearest(height / part),
+  );
 }
 
 /** Undefined when the design asks for no hanging. `inset` of the rings is half the face width. */
@@ -47,18 +60,36 @@ export function hangingOf(
   if (choice.rings === 'none') return undefined;
   const slack = Number(choice.slack);
   const ringDrop = ringDropOf(choice.rings, outside.h, book);
-  const span = book.note('hanging.span', 'between the rings', 'outside width − face width', { 'outside width': outside.w, 'face width': faceWidth }, minus(outside.w, faceWidth)); // prettier-ignore
+  const span = book.note(
+    'hanging.span',
+    'between the rings',
+    'outside width − face width',
+    { 'outside width': outside.w, 'face width': faceWidth },
+    minus(outside.w, faceWidth),
+  );
   const lever = Math.sqrt((1 + slack) ** 2 - 1);
   const rise = nearest((span / 2) * lever);
   const workingLength = nearest(span * (1 + slack));
   const pullKg = (kg * (1 + slack)) / (2 * lever);
   const ringKg = settings.safety * pullKg;
-  const wireDrop = book.note('hanging.wireDrop', 'hook below the top', 'rings below the top − rise of the wire', { 'rings below the top': ringDrop, 'rise of the wire': rise }, minus(ringDrop, rise)); // prettier-ignore
+  const wireDrop = book.note(
+    'hanging.wireDrop',
+    'hook below the top',
+    'rings below the top − rise of the wire',
+    { 'rings below the top': ringDrop, 'rise of the wire': rise },
+    minus(ringDrop, rise),
+  );
   return {
     ringDrop,
     span,
     workingLength,
-    wireCut: book.note('hanging.wireCut', 'wire to cut', 'wire between the rings + 2 × tail', { 'wire between the rings': workingLength, tail: settings.tail }, plus(workingLength, times(settings.tail, 2))), // prettier-ignore
+    wireCut: book.note(
+      'hanging.wireCut',
+      'wire to cut',
+      'wire between the rings + 2 × tail',
+      { 'wire between the rings': workingLength, tail: settings.tail },
+      plus(workingLength, times(settings.tail, 2)),
+    ),
     rise,
     wireDrop,
     hookHeight: nearest(settings.eyeLine + outside.h / 2 - wireDrop),

@@ -49,12 +49,14 @@ const pointsASide = (side: Length, step: Length) => Math.max(2, Math.ceil(side /
 
 /** Two up to 12 in (300 mm) wide, then one for each 10 in (250 mm) begun (R59). */
 export function hinges(width: Length, settings: Settings): number {
-  const [first, step] = settings.homeUnit === 'in' ? [12 * UNITS_PER_INCH, 10 * UNITS_PER_INCH] : [300 * UNITS_PER_MM, 250 * UNITS_PER_MM];
+  const [first, step] =
+    settings.homeUnit === 'in' ? [12 * UNITS_PER_INCH, 10 * UNITS_PER_INCH] : [300 * UNITS_PER_MM, 250 * UNITS_PER_MM];
   return 2 + Math.max(0, Math.ceil((width - first) / step));
 }
 
 export function hardwareOf(sizes: Sizes, hanging: Hanging | undefined, settings: Settings): Hardware[] {
-  const points = 2 * (pointsASide(sizes.package.w, settings.pointStep) + pointsASide(sizes.package.h, settings.pointStep));
+  const points =
+    2 * (pointsASide(sizes.package.w, settings.pointStep) + pointsASide(sizes.package.h, settings.pointStep));
   return [
     { item: 'flexible point', count: points },
     { item: 'hinge', count: hinges(sizes.piece.larger.w, settings) },

@@ -28,16 +28,40 @@ export function verdictOf(room: Length, settings: Settings): DepthVerdict {
 }
 
 /** The stack of a window mat: glazing, mats, piece, backing. */
-export function stackOf({ design, mats, glazing, moulding, backing }: Resolved, settings: Settings, book: Notebook): Stack {
+export function stackOf(
+  { design, mats, glazing, moulding, backing }: Resolved,
+  settings: Settings,
+  book: Notebook,
+): Stack {
   const layers: Layer[] = [
-    ...(glazing.type === 'none' ? [] : [{ part: 'glazing', name: glazing.name, colour: glazing.colour, thickness: glazing.thickness } as const]),
+    ...(glazing.type === 'none'
+      ? []
+      : [{ part: 'glazing', name: glazing.name, colour: glazing.colour, thickness: glazing.thickness } as const]),
     ...mats.map((mat) => ({ part: 'mat', name: mat.name, colour: mat.colour, thickness: mat.thickness }) as const),
     { part: 'piece', name: '', colour: '#d9cfae', thickness: design.piece.thickness },
     { part: 'backing', name: backing.name, colour: backing.colour, thickness: backing.thickness },
   ];
   const named = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
-  const total = book.note('stack.total', 'stack', Object.keys(named).join(' + '), named, plus(...layers.map((layer) => layer.thickness))); // prettier-ignore
-  const room = book.note('stack.room', 'room left in the rabbet', 'rabbet depth − stack', { 'rabbet depth': moulding.rabbetDepth, stack: total }, minus(moulding.rabbetDepth, total)); // prettier-ignore
+  const total = book.note(
+    'stack.total',
+    'stack',
+    Object.keys(named).join(' + '),
+    named,
+    plus(...layers.map((layer) => layer.thickness)),
+  );
+  const room = book.note(
+    'stack.room',
+    'room left in the rabbet',
+    'rabbet depth − stack',
+    { 'rabbet depth': moulding.rabbetDepth, stack: total },
+    minus(moulding.rabbetDepth, total),
+  );
   const verdict = verdictOf(room, settings);
-  return { layers, total, room, verdict, fillerUpTo: verdict === 'loose' ? minus(room, settings.fastenerRoom) : length(0) };
+  return {
+    layers,
+    total,
+    room,
+    verdict,
+    fillerUpTo: verdict === 'loose' ? minus(room, settings.fastenerRoom) : length(0),
+  };
 }

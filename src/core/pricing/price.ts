@@ -7,7 +7,17 @@ import type { Resolved } from '../design/resolve';
 import type { Sizes } from '../sizing/window-mat';
 import { type Length, UNITS_PER_INCH, UNITS_PER_MM } from '../units/length';
 import { type Money, NOTHING, depositOf, money, moneyFrom, spread, sum, withEnding } from '../units/money';
-import { type Rational, ceil, compare, div, mul, mustDecimal, rational, roundHalfUp, toDecimal } from '../units/rational';
+import {
+  type Rational,
+  ceil,
+  compare,
+  div,
+  mul,
+  mustDecimal,
+  rational,
+  roundHalfUp,
+  toDecimal,
+} from '../units/rational';
 import { type Quantity, type Working, ofMoney, ofNumber } from '../working';
 import type { Group, GroupRule, PriceBook, TaxGroup } from './book';
 
@@ -39,10 +49,20 @@ const AREA_NAME = { sqft: 'sq ft', sqm: 'm²' } as const;
 const upToStep = (value: Rational, step: Rational): Rational => mul(rational(ceil(div(value, step))), step);
 
 /** Quantity × cost × markup, one rounding, at least the group's minimum. */
-function charge(label: string, quantity: Rational, of: string, cost: string, rule: GroupRule): { amount: Money; working: Working } {
+function charge(
+  label: string,
+  quantity: Rational,
+  of: string,
+  cost: string,
+  rule: GroupRule,
+): { amount: Money; working: Working } {
   const exact = moneyFrom(mul(quantity, mul(mustDecimal(cost), mustDecimal(rule.markup))));
   const least = rule.minimum !== undefined && exact < rule.minimum;
-  const inputs: Record<string, Quantity> = { quantity: ofNumber(fractionOrDecimal(quantity), of), cost: ofNumber(cost), markup: ofNumber(rule.markup) };
+  const inputs: Record<string, Quantity> = {
+    quantity: ofNumber(fractionOrDecimal(quantity), of),
+    cost: ofNumber(cost),
+    markup: ofNumber(rule.markup),
+  };
   const amount = least ? rule.minimum! : exact;
   return {
     amount,
@@ -65,7 +85,13 @@ function mouldingLine({ moulding }: Resolved, charged: Length, book: PriceBook):
 
 type Costed = { readonly name: string; readonly cost?: { readonly amount: string; readonly per: 'sqft' | 'sqm' } };
 
-function areaLine(key: 'mats' | 'glazing' | 'backing', group: Group, sheets: readonly Costed[], sizes: Sizes, book: PriceBook): PriceLine | undefined {
+function areaLine(
+  key: 'mats' | 'glazing' | 'backing',
+  group: Group,
+  sheets: readonly Costed[],
+  sizes: Sizes,
+  book: PriceBook,
+): PriceLine | undefined {
   const rule = book.groups[group];
   const squareUnits = rational(BigInt(sizes.package.w) * BigInt(sizes.package.h));
   const charged = sheets.flatMap((sheet) => {
@@ -74,11 +100,22 @@ function areaLine(key: 'mats' | 'glazing' | 'backing', group: Group, sheets: rea
     const least = rule.minimumArea ? div(mul(mustDecimal(rule.minimumArea), AREA.sqm), AREA[per]) : rational(0);
     const area = div(squareUnits, AREA[per]);
     const quantity = compare(area, least) < 0 ? least : area;
-    return [{ ...charge(sheet.name, quantity, AREA_NAME[per], cost, rule), text: `${toDecimal(quantity, 2)} ${AREA_NAME[per]}` }];
+    return [
+      {
+        ...charge(sheet.name, quantity, AREA_NAME[per], cost, rule),
+        text: `${toDecimal(quantity, 2)} ${AREA_NAME[per]}`,
+      },
+    ];
   });
   if (charged.length === 0) return undefined;
   const layers = charged.length > 1 ? `${charged.length} × ` : '';
-  return { key, quantity: layers + charged[0]!.text, amount: sum(charged.map((one) => one.amount)), taxGroup: 'goods', workings: charged.map((one) => one.working) };
+  return {
+    key,
+    quantity: layers + charged[0]!.text,
+    amount: sum(charged.map((one) => one.amount)),
+    taxGroup: 'goods',
+    workings: charged.map((one) => one.working),
+  };
 }
 
 function labourLine(minutes: number, book: PriceBook): PriceLine {
@@ -130,7 +167,10 @@ export interface OrderPrice {
 }
 
 /** Tax per rate on the order's sums, rounded once per rate; deposit up to a whole unit. */
-export function priceOrder(pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[], book: Pick<PriceBook, 'tax' | 'depositPercent'>): OrderPrice {
+export function priceOrder(
+  pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[],
+  book: Pick<PriceBook, 'tax' | 'depositPercent'>,
+): OrderPrice {
   const prices = sum(pieces.map((piece) => piece.price));
   const byRate = new Map<string, Money>();
   for (const group of ['goods', 'labour'] as const) {
@@ -138,12 +178,21 @@ export function priceOrder(pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[
     byRate.set(rate, sum([byRate.get(rate) ?? NOTHING, ...pieces.map((piece) => piece.taxed[group])]));
   }
   const exclusive = book.tax.mode === 'exclusive';
-  const tax = [...byRate].filter(([, on]) => on !== 0).map(([percent, on]) => {
-    const rate = mustDecimal(percent);
-    const whole = exclusive ? rational(100) : rational(100n * rate.d + rate.n, rate.d);
-    return { percent, on, amount: money(Number(roundHalfUp(div(mul(rational(on), rate), whole)))) };
-  });
+  const tax = [...byRate]
+    .filter(([, on]) => on !== 0)
+    .map(([percent, on]) => {
+      const rate = mustDecimal(percent);
+      const whole = exclusive ? rational(100) : rational(100n * rate.d + rate.n, rate.d);
+      return { percent, on, amount: money(Number(roundHalfUp(div(mul(rational(on), rate), whole)))) };
+    });
   const taxes = sum(tax.map((one) => one.amount));
   const total = exclusive ? money(prices + taxes) : prices;
-  return { pieces: prices, taxMode: book.tax.mode, tax, total, net: money(total - taxes), deposit: depositOf(total, mustDecimal(book.depositPercent)) };
+  return {
+    pieces: prices,
+    taxMode: book.tax.mode,
+    tax,
+    total,
+    net: money(total - taxes),
+    deposit: depositOf(total, mustDecimal(book.depositPercent)),
+  };
 }

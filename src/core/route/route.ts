@@ -5,8 +5,19 @@ import { UNITS_PER_INCH } from '../units/length';
 export const STATIONS = ['store', 'saw', 'join', 'mat', 'glass', 'board', 'mount', 'fit', 'check', 'counter'] as const;
 export type Station = (typeof STATIONS)[number];
 export const STEPS = [
-  'materials-here', 'cut-legs', 'join', 'cut-mats', 'cut-glazing', 'cut-backing', 'mount', 'fit', 'back-and-hang', 'touch-up', 'final-check', 'hand-over',
-] as const; // prettier-ignore
+  'materials-here',
+  'cut-legs',
+  'join',
+  'cut-mats',
+  'cut-glazing',
+  'cut-backing',
+  'mount',
+  'fit',
+  'back-and-hang',
+  'touch-up',
+  'final-check',
+  'hand-over',
+] as const;
 export type StepKey = (typeof STEPS)[number];
 
 interface StepRule {
@@ -22,18 +33,54 @@ interface StepRule {
 
 export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
   'materials-here': { station: 'store', needs: [], minutes: { base: 0 }, lookAt: ['finish-batch', 'defects-marked'] },
-  'cut-legs': { station: 'saw', needs: ['materials-here'], minutes: { base: 9, size: 1 }, lookAt: ['no-defect', 'long-points-equal', 'mitres-paired', 'edges-coloured'] },
-  join: { station: 'join', needs: ['cut-legs'], minutes: { base: 10, size: 1 }, lookAt: ['dry-first', 'square-flush', 'no-gap', 'seat-recorded'], waits: 'glue cure' },
-  'cut-mats': { station: 'mat', needs: ['materials-here'], minutes: { base: 6, layer: 4 }, lookAt: ['corners-clean', 'no-overcut', 'borders-right', 'colour-right'] },
-  'cut-glazing': { station: 'glass', needs: ['materials-here'], minutes: { base: 4, size: 1 }, lookAt: ['size-tried', 'edges', 'coated-side'] },
+  'cut-legs': {
+    station: 'saw',
+    needs: ['materials-here'],
+    minutes: { base: 9, size: 1 },
+    lookAt: ['no-defect', 'long-points-equal', 'mitres-paired', 'edges-coloured'],
+  },
+  join: {
+    station: 'join',
+    needs: ['cut-legs'],
+    minutes: { base: 10, size: 1 },
+    lookAt: ['dry-first', 'square-flush', 'no-gap', 'seat-recorded'],
+    waits: 'glue cure',
+  },
+  'cut-mats': {
+    station: 'mat',
+    needs: ['materials-here'],
+    minutes: { base: 6, layer: 4 },
+    lookAt: ['corners-clean', 'no-overcut', 'borders-right', 'colour-right'],
+  },
+  'cut-glazing': {
+    station: 'glass',
+    needs: ['materials-here'],
+    minutes: { base: 4, size: 1 },
+    lookAt: ['size-tried', 'edges', 'coated-side'],
+  },
   'cut-backing': { station: 'board', needs: ['materials-here'], minutes: { base: 2 }, lookAt: ['size-tried'] },
-  mount: { station: 'mount', needs: ['cut-mats'], minutes: { base: 5 }, lookAt: ['straight', 'held-at-top', 'reversible'] },
-  fit: { station: 'fit', needs: ['join', 'cut-glazing', 'cut-backing', 'mount'], minutes: { base: 8, size: 1 }, lookAt: ['glass-clean', 'insisted-kept', 'right-way-up', 'closed'] },
-  'back-and-hang': { station: 'fit', needs: ['fit'], minutes: { base: 6 }, lookAt: ['hangers-level', 'hangers-rated', 'drop-written'] },
+  mount: {
+    station: 'mount',
+    needs: ['cut-mats'],
+    minutes: { base: 5 },
+    lookAt: ['straight', 'held-at-top', 'reversible'],
+  },
+  fit: {
+    station: 'fit',
+    needs: ['join', 'cut-glazing', 'cut-backing', 'mount'],
+    minutes: { base: 8, size: 1 },
+    lookAt: ['glass-clean', 'insisted-kept', 'right-way-up', 'closed'],
+  },
+  'back-and-hang': {
+    station: 'fit',
+    needs: ['fit'],
+    minutes: { base: 6 },
+    lookAt: ['hangers-level', 'hangers-rated', 'drop-written'],
+  },
   'touch-up': { station: 'fit', needs: ['back-and-hang'], minutes: { base: 2 }, lookAt: ['corners-touched'] },
   'final-check': { station: 'check', needs: ['touch-up'], minutes: { base: 3 }, lookAt: [] },
   'hand-over': { station: 'counter', needs: ['final-check'], minutes: { base: 0 }, lookAt: ['identity', 'signed'] },
-}; // prettier-ignore
+};
 
 export interface RouteStep {
   readonly step: StepKey;
@@ -54,7 +101,8 @@ export function routeOf(sizes: Pick<Sizes, 'unitedSize' | 'layers'>): RouteStep[
   });
 }
 
-export const minutesOf = (route: readonly RouteStep[]): number => route.reduce((total, step) => total + step.minutes, 0);
+export const minutesOf = (route: readonly RouteStep[]): number =>
+  route.reduce((total, step) => total + step.minutes, 0);
 
 /** The final check: each point, and the step a failure goes back to. */
 export const CHECK_POINTS = {

@@ -6,10 +6,18 @@ export interface StepState {
   readonly step: StepKey;
   readonly state: 'todo' | 'doing' | 'done';
 }
-export const JOB_STATES = ['waiting-for-material', 'ready-to-start', 'in-work', 'ready', 'handed-over', 'cancelled'] as const;
+export const JOB_STATES = [
+  'waiting-for-material',
+  'ready-to-start',
+  'in-work',
+  'ready',
+  'handed-over',
+  'cancelled',
+] as const;
 export type JobState = (typeof JOB_STATES)[number];
 
-const done = (steps: readonly StepState[], key: StepKey) => steps.some((one) => one.step === key && one.state === 'done');
+const done = (steps: readonly StepState[], key: StepKey) =>
+  steps.some((one) => one.step === key && one.state === 'done');
 
 export function jobState(steps: readonly StepState[]): JobState {
   if (done(steps, 'hand-over')) return 'handed-over';

@@ -19,9 +19,27 @@ const NAME = { w: 'width', h: 'height' } as const;
 export function frameSizes(pack: Size, allowance: Length, moulding: Moulding, book: Notebook): FrameSizes {
   const { faceWidth, rabbetWidth } = moulding;
   const side = (of: 'w' | 'h') => {
-    const rabbet = book.note(`sizes.rabbet.${of}`, `rabbet ${NAME[of]}`, 'package + allowance', { package: pack[of], allowance }, plus(pack[of], allowance)); // prettier-ignore
-    const sight = book.note(`sizes.sight.${of}`, `sight ${NAME[of]}`, 'rabbet − 2 × rabbet width', { rabbet, 'rabbet width': rabbetWidth }, plus(rabbet, times(rabbetWidth, -2))); // prettier-ignore
-    const outside = book.note(`sizes.outside.${of}`, `outside ${NAME[of]}`, 'rabbet + 2 × (face width − rabbet width)', { rabbet, 'face width': faceWidth, 'rabbet width': rabbetWidth }, plus(rabbet, times(faceWidth, 2), times(rabbetWidth, -2))); // prettier-ignore
+    const rabbet = book.note(
+      `sizes.rabbet.${of}`,
+      `rabbet ${NAME[of]}`,
+      'package + allowance',
+      { package: pack[of], allowance },
+      plus(pack[of], allowance),
+    );
+    const sight = book.note(
+      `sizes.sight.${of}`,
+      `sight ${NAME[of]}`,
+      'rabbet − 2 × rabbet width',
+      { rabbet, 'rabbet width': rabbetWidth },
+      plus(rabbet, times(rabbetWidth, -2)),
+    );
+    const outside = book.note(
+      `sizes.outside.${of}`,
+      `outside ${NAME[of]}`,
+      'rabbet + 2 × (face width − rabbet width)',
+      { rabbet, 'face width': faceWidth, 'rabbet width': rabbetWidth },
+      plus(rabbet, times(faceWidth, 2), times(rabbetWidth, -2)),
+    );
     return { rabbet, sight, outside };
   };
   const [across, up] = [side('w'), side('h')];

@@ -7,7 +7,8 @@ import { mustParseLength, parseLength, splitSize } from './parse-length';
 
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- worked cases are data of many shapes
 type Given = any;
-const exactText = (value: Length, unit: Unit) => (value % FINEST[unit] === 0 ? lengthText(value, unit) : `${value / 320} ${unit}`);
+const exactText = (value: Length, unit: Unit) =>
+  value % FINEST[unit] === 0 ? lengthText(value, unit) : `${value / 320} ${unit}`;
 
 const answers: Record<string, (given: Given, unit: Unit) => Record<string, unknown>> = {
   read: (given, unit) => ({

@@ -21,14 +21,38 @@ export interface ParseOptions {
 
 const MAX_TEXT = 200;
 const FRACTION_SIGNS: Readonly<Record<string, string>> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅐': '1/7', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅑': '1/9', '⅒': '1/10',
-}; // prettier-ignore
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅐': '1/7',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅑': '1/9',
+  '⅒': '1/10',
+};
 const UNIT_MARKS: Readonly<Record<string, number>> = {
-  mm: UNITS_PER_MM, cm: 10 * UNITS_PER_MM, m: 1000 * UNITS_PER_MM,
-  in: UNITS_PER_INCH, inch: UNITS_PER_INCH, inches: UNITS_PER_INCH, '"': UNITS_PER_INCH,
-  ft: 12 * UNITS_PER_INCH, foot: 12 * UNITS_PER_INCH, feet: 12 * UNITS_PER_INCH, "'": 12 * UNITS_PER_INCH,
-}; // prettier-ignore
+  mm: UNITS_PER_MM,
+  cm: 10 * UNITS_PER_MM,
+  m: 1000 * UNITS_PER_MM,
+  in: UNITS_PER_INCH,
+  inch: UNITS_PER_INCH,
+  inches: UNITS_PER_INCH,
+  '"': UNITS_PER_INCH,
+  ft: 12 * UNITS_PER_INCH,
+  foot: 12 * UNITS_PER_INCH,
+  feet: 12 * UNITS_PER_INCH,
+  "'": 12 * UNITS_PER_INCH,
+};
 const FOOT = 12 * UNITS_PER_INCH;
 
 type Token =
@@ -74,7 +98,8 @@ function plain(text: string): string {
     .replace(/[\s\u00a0\u2009\u202f]+/g, ' ')
     .trim();
   const joined = /^(\d+)-(\d+)\/(\d+)( ?(?:"|in|inch|inches))?$/i.exec(signs);
-  if (joined && BigInt(joined[2]!) < BigInt(joined[3]!)) return `${joined[1]} ${joined[2]}/${joined[3]}${joined[4] ?? ''}`;
+  if (joined && BigInt(joined[2]!) < BigInt(joined[3]!))
+    return `${joined[1]} ${joined[2]}/${joined[3]}${joined[4] ?? ''}`;
   return signs;
 }
 
@@ -87,12 +112,13 @@ function tokens(text: string, comma: boolean): Token[] {
     pattern.lastIndex = at;
     return pattern.exec(text);
   };
-  for (let at = 0; at < text.length; ) {
+  for (let at = 0; at < text.length;) {
     const broken = take(fraction, at);
     const part = broken ?? take(number, at);
     const unit = part ? null : take(word, at);
     const read = (part ?? unit)?.[0] ?? text[at]!;
-    if (broken) found.push({ kind: 'number', value: fractionValue(broken[1] ?? '', broken[2]!, broken[3]!), text: read });
+    if (broken)
+      found.push({ kind: 'number', value: fractionValue(broken[1] ?? '', broken[2]!, broken[3]!), text: read });
     else if (part) found.push({ kind: 'number', value: decimalValue(read), text: read });
     else if (unit) {
       const units = UNIT_MARKS[Object.hasOwn(UNIT_MARKS, read.toLowerCase()) ? read.toLowerCase() : ''];
@@ -161,7 +187,8 @@ class Reader {
       if (!this.sign(')')) refuse('length-bracket');
       return this.marked(inside);
     }
-    if (next?.kind !== 'number') return refuse(next ? 'length-unexpected' : 'length-unfinished', next ? { read: next.text } : {});
+    if (next?.kind !== 'number')
+      return refuse(next ? 'length-unexpected' : 'length-unfinished', next ? { read: next.text } : {});
     this.at += 1;
     return this.marked({ kind: 'bare', value: next.value });
   }
@@ -196,7 +223,8 @@ class Reader {
  */
 export function parseLength(text: string, options: ParseOptions): Outcome<Length> {
   const read = text.length > 40 ? `${text.slice(0, 40)}…` : text;
-  const fail = (code: string, figures: Issue['figures'] = {}) => bad(issue(code, { typed: read, unit: options.unit, ...figures }));
+  const fail = (code: string, figures: Issue['figures'] = {}) =>
+    bad(issue(code, { typed: read, unit: options.unit, ...figures }));
   if (text.trim() === '') return fail('length-empty');
   if (text.length > MAX_TEXT) return fail('length-too-long');
   const perUnit = options.unit === 'in' ? UNITS_PER_INCH : UNITS_PER_MM;

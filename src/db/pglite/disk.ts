@@ -31,7 +31,13 @@ class FlushingFS extends NodeFS {
 }
 
 /** The shipped start parameters without `-F`, with a flush that goes through fsync. */
-const START = [...PGlite.defaultStartParams.filter((one) => one !== '-F'), '-c', 'wal_sync_method=fsync', '-c', 'synchronous_commit=on'];
+const START = [
+  ...PGlite.defaultStartParams.filter((one) => one !== '-F'),
+  '-c',
+  'wal_sync_method=fsync',
+  '-c',
+  'synchronous_commit=on',
+];
 
 const AT_ONCE = 32;
 
@@ -50,7 +56,8 @@ async function flushTree(folder: string): Promise<void> {
  * time; an empty folder is filled from it instead of running initdb for several seconds.
  */
 export async function openPglite(folder: string | undefined, prepared?: string): Promise<PGlite> {
-  const image = () => (prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {});
+  const image = () =>
+    prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {};
   if (folder === undefined) return PGlite.create(image());
   fs.mkdirSync(folder, { recursive: true });
   const empty = fs.readdirSync(folder).length === 0;

@@ -11,7 +11,9 @@ import path from 'node:path';
 
 export class FolderInUse extends Error {
   constructor(readonly folder: string) {
-    super(`Another Lopren is already running on the data folder ${folder}. Stop it first, or set LOPREN_DATA to another folder.`);
+    super(
+      `Another Lopren is already running on the data folder ${folder}. Stop it first, or set LOPREN_DATA to another folder.`,
+    );
     this.name = 'FolderInUse';
   }
 }

@@ -56,24 +56,22 @@ const mouldingRow = z
     cost_per: z.enum(['ft', 'm']),
     unit: z.enum(['in', 'mm']),
   })
-  .transform(
-    (row): Listed => ({
-      code: row.code,
-      name: row.name,
-      supplier: row.supplier,
-      faceWidth: length(row.face_width),
-      rabbetWidth: length(row.rabbet_width),
-      rabbetDepth: length(row.rabbet_depth),
-      height: length(row.height),
-      material: row.material,
-      profile: row.profile,
-      finish: row.finish,
-      colour: row.colour,
-      ...(row.stick === null ? {} : { stick: length(row.stick) }),
-      cost: { amount: row.cost, per: row.cost_per },
-      unit: row.unit,
-    }),
-  );
+  .transform((row): Listed => ({
+    code: row.code,
+    name: row.name,
+    supplier: row.supplier,
+    faceWidth: length(row.face_width),
+    rabbetWidth: length(row.rabbet_width),
+    rabbetDepth: length(row.rabbet_depth),
+    height: length(row.height),
+    material: row.material,
+    profile: row.profile,
+    finish: row.finish,
+    colour: row.colour,
+    ...(row.stick === null ? {} : { stick: length(row.stick) }),
+    cost: { amount: row.cost, per: row.cost_per },
+    unit: row.unit,
+  }));
 export const listMouldings = async (db: Queries): Promise<Listed[]> =>
   readRows(mouldingRow, await db.query('SELECT * FROM moulding ORDER BY position, code'));
 
@@ -90,20 +88,33 @@ export const putMoulding = (tx: Tx, one: Listed, edition: number, position: numb
        stick = excluded.stick, cost = excluded.cost, cost_per = excluded.cost_per, unit = excluded.unit,
        edition = excluded.edition`,
     [
-      one.code, one.name, one.supplier, one.faceWidth, one.rabbetWidth, one.rabbetDepth, one.height, one.material, one.profile,
-      one.finish, one.colour, one.stick ?? null, one.cost.amount, one.cost.per, one.unit, edition, position,
-    ], // prettier-ignore
+      one.code,
+      one.name,
+      one.supplier,
+      one.faceWidth,
+      one.rabbetWidth,
+      one.rabbetDepth,
+      one.height,
+      one.material,
+      one.profile,
+      one.finish,
+      one.colour,
+      one.stick ?? null,
+      one.cost.amount,
+      one.cost.per,
+      one.unit,
+      edition,
+      position,
+    ],
   );
 
 const materialRow = z.object({ code: z.string(), kind: z.enum(['mat', 'glazing', 'backing']), spec: z.unknown() });
 
 export const putMaterial = (tx: Tx, kind: 'mat' | 'glazing' | 'backing', spec: Sheet, position: number) =>
-  tx.query('INSERT INTO material (code, kind, spec, position) VALUES ($1, $2, $3, $4) ON CONFLICT (code) DO UPDATE SET spec = excluded.spec', [
-    spec.code,
-    kind,
-    JSON.stringify(spec),
-    position,
-  ]);
+  tx.query(
+    'INSERT INTO material (code, kind, spec, position) VALUES ($1, $2, $3, $4) ON CONFLICT (code) DO UPDATE SET spec = excluded.spec',
+    [spec.code, kind, JSON.stringify(spec), position],
+  );
 
 export interface MaterialLists {
   readonly mouldings: Listed[];
@@ -114,6 +125,12 @@ export interface MaterialLists {
 
 export async function listMaterials(db: Queries): Promise<MaterialLists> {
   const rows = readRows(materialRow, await db.query('SELECT code, kind, spec FROM material ORDER BY position, code'));
-  const of = <S extends z.ZodType>(kind: string, schema: S) => rows.filter((row) => row.kind === kind).map((row) => schema.parse(row.spec));
-  return { mouldings: await listMouldings(db), mats: of('mat', sheetSchema), glazings: of('glazing', glazingSchema), backings: of('backing', backingSchema) };
+  const of = <S extends z.ZodType>(kind: string, schema: S) =>
+    rows.filter((row) => row.kind === kind).map((row) => schema.parse(row.spec));
+  return {
+    mouldings: await listMouldings(db),
+    mats: of('mat', sheetSchema),
+    glazings: of('glazing', glazingSchema),
+    backings: of('backing', backingSchema),
+  };
 }

@@ -12,12 +12,33 @@ export interface AuditEntry {
 }
 const commandRow = z.object({ name: z.string(), digest: z.string(), result: z.unknown() });
 
-export const commandById = async (tx: Tx, id: string) => readRow(commandRow, await tx.query('SELECT name, digest, result FROM command WHERE id = $1', [id]));
+export const commandById = async (tx: Tx, id: string) =>
+  readRow(commandRow, await tx.query('SELECT name, digest, result FROM command WHERE id = $1', [id]));
 
-export const insertCommand = (tx: Tx, one: { id: string; name: string; digest: string; by: string; at: Date; result: unknown }) =>
-  tx.query('INSERT INTO command (id, name, digest, by, at, result) VALUES ($1, $2, $3, $4, $5, $6)', [one.id, one.name, one.digest, one.by, one.at, JSON.stringify(one.result ?? {})]);
+export const insertCommand = (
+  tx: Tx,
+  one: { id: string; name: string; digest: string; by: string; at: Date; result: unknown },
+) =>
+  tx.query('INSERT INTO command (id, name, digest, by, at, result) VALUES ($1, $2, $3, $4, $5, $6)', [
+    one.id,
+    one.name,
+    one.digest,
+    one.by,
+    one.at,
+    JSON.stringify(one.result ?? {}),
+  ]);
 
 export const insertAudit = (tx: Tx, commandId: string, at: Date, by: string, one: AuditEntry) =>
-  tx.query('INSERT INTO audit (command_id, at, by, what, entity, entity_id, before, after) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)', [
-    commandId, at, by, one.what, one.entity, one.entityId, one.before === undefined ? null : JSON.stringify(one.before), one.after === undefined ? null : JSON.stringify(one.after),
-  ]); // prettier-ignore
+  tx.query(
+    'INSERT INTO audit (command_id, at, by, what, entity, entity_id, before, after) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)',
+    [
+      commandId,
+      at,
+      by,
+      one.what,
+      one.entity,
+      one.entityId,
+      one.before === undefined ? null : JSON.stringify(one.before),
+      one.after === undefined ? null : JSON.stringify(one.after),
+    ],
+  );

@@ -5,7 +5,12 @@ import type { WorkedOut } from '@/core/work-out';
 import type { Queries, Tx } from '../client';
 import { readRow, readRows } from './rows';
 
-const holdSchema = z.object({ reason: z.string(), who: z.enum(['customer', 'supplier', 'conservator', 'shop']), by: z.string(), at: z.string() });
+const holdSchema = z.object({
+  reason: z.string(),
+  who: z.enum(['customer', 'supplier', 'conservator', 'shop']),
+  by: z.string(),
+  at: z.string(),
+});
 export type Hold = z.infer<typeof holdSchema>;
 
 const jobRow = z.object({
@@ -27,20 +32,37 @@ const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold, j.reasons, j
                     o.state AS order_state, o.number, o.promised::text, c.name AS customer`;
 const FROM = 'FROM job j JOIN orders o ON o.id = j.order_id JOIN customer c ON c.id = o.customer_id';
 
-export const jobByTicket = async (db: Queries, ticket: string) => readRow(jobRow, await db.query(`${JOB} ${FROM} WHERE j.ticket = $1`, [ticket]));
-export const lockJob = async (tx: Tx, id: string) => readRow(jobRow, await tx.query(`${JOB} ${FROM} WHERE j.id = $1 FOR UPDATE OF j`, [id]));
-export const jobsOfOrder = async (db: Queries, orderId: string) => readRows(jobRow, await db.query(`${JOB} ${FROM} WHERE j.order_id = $1 ORDER BY j.ticket`, [orderId]));
+export const jobByTicket = async (db: Queries, ticket: string) =>
+  readRow(jobRow, await db.query(`${JOB} ${FROM} WHERE j.ticket = $1`, [ticket]));
+export const lockJob = async (tx: Tx, id: string) =>
+  readRow(jobRow, await tx.query(`${JOB} ${FROM} WHERE j.id = $1 FOR UPDATE OF j`, [id]));
+export const jobsOfOrder = async (db: Queries, orderId: string) =>
+  readRows(jobRow, await db.query(`${JOB} ${FROM} WHERE j.order_id = $1 ORDER BY j.ticket`, [orderId]));
 
 export const agreedOf = async (db: Queries, jobId: string): Promise<WorkedOut | undefined> =>
-  (await db.query<{ agreed: WorkedOut }>('SELECT agreed FROM piece WHERE id = $1 AND agreed IS NOT NULL', [jobId]))[0]?.agreed;
+  (await db.query<{ agreed: WorkedOut }>('SELECT agreed FROM piece WHERE id = $1 AND agreed IS NOT NULL', [jobId]))[0]
+    ?.agreed;
 
 export const insertJob = (tx: Tx, id: string, ticket: string, orderId: string, reasons: Record<string, string>) =>
-  tx.query('INSERT INTO job (id, ticket, order_id, revision, reasons) VALUES ($1, $2, $3, 1, $4)', [id, ticket, orderId, JSON.stringify(reasons)]);
+  tx.query('INSERT INTO job (id, ticket, order_id, revision, reasons) VALUES ($1, $2, $3, 1, $4)', [
+    id,
+    ticket,
+    orderId,
+    JSON.stringify(reasons),
+  ]);
 
 export const touchJob = (tx: Tx, id: string) => tx.query('UPDATE job SET revision = revision + 1 WHERE id = $1', [id]);
-export const setHold = (tx: Tx, id: string, hold: Hold | null) => tx.query('UPDATE job SET hold = $2, revision = revision + 1 WHERE id = $1', [id, hold === null ? null : JSON.stringify(hold)]);
+export const setHold = (tx: Tx, id: string, hold: Hold | null) =>
+  tx.query('UPDATE job SET hold = $2, revision = revision + 1 WHERE id = $1', [
+    id,
+    hold === null ? null : JSON.stringify(hold),
+  ]);
 export const setHanded = (tx: Tx, id: string, handed: { signedBy: string; by: string }, at: Date) =>
-  tx.query('UPDATE job SET handed = $2, handed_at = $3, revision = revision + 1 WHERE id = $1', [id, JSON.stringify(handed), at]);
+  tx.query('UPDATE job SET handed = $2, handed_at = $3, revision = revision + 1 WHERE id = $1', [
+    id,
+    JSON.stringify(handed),
+    at,
+  ]);
 
 const stepRow = z.object({
   job_id: z.string(),
@@ -57,15 +79,27 @@ const stepRow = z.object({
 export type StepRow = z.infer<typeof stepRow>;
 
 const STEP = 'SELECT job_id, position, step, station, minutes, state, times, started_at, done_at, done_by FROM step';
-export const stepsOf = async (db: Queries, jobId: string) => readRows(stepRow, await db.query(`${STEP} WHERE job_id = $1 ORDER BY position`, [jobId]));
-export const stepsOfAll = async (db: Queries, jobIds: readonly string[]) => readRows(stepRow, await db.query(`${STEP} WHERE job_id = ANY ($1) ORDER BY job_id, position`, [jobIds]));
+export const stepsOf = async (db: Queries, jobId: string) =>
+  readRows(stepRow, await db.query(`${STEP} WHERE job_id = $1 ORDER BY position`, [jobId]));
+export const stepsOfAll = async (db: Queries, jobIds: readonly string[]) =>
+  readRows(stepRow, await db.query(`${STEP} WHERE job_id = ANY ($1) ORDER BY job_id, position`, [jobIds]));
 
 export const insertStep = (tx: Tx, one: Pick<StepRow, 'job_id' | 'position' | 'step' | 'station' | 'minutes'>) =>
-  tx.query("INSERT INTO step (job_id, position, step, station, minutes, state) VALUES ($1, $2, $3, $4, $5, 'todo')", [one.job_id, one.position, one.step, one.station, one.minutes]);
+  tx.query("INSERT INTO step (job_id, position, step, station, minutes, state) VALUES ($1, $2, $3, $4, $5, 'todo')", [
+    one.job_id,
+    one.position,
+    one.step,
+    one.station,
+    one.minutes,
+  ]);
 
-export const startStep = (tx: Tx, jobId: string, step: string, at: Date) => tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);
+export const startStep = (tx: Tx, jobId: string, step: string, at: Date) =>
+  tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);
 export const finishStep = (tx: Tx, jobId: string, step: string, at: Date, by: string) =>
-  tx.query("UPDATE step SET state = 'done', times = times + 1, started_at = coalesce(started_at, $3), done_at = $3, done_by = $4 WHERE job_id = $1 AND step = $2", [jobId, step, at, by]);
+  tx.query(
+    "UPDATE step SET state = 'done', times = times + 1, started_at = coalesce(started_at, $3), done_at = $3, done_by = $4 WHERE job_id = $1 AND step = $2",
+    [jobId, step, at, by],
+  );
 /** Back to do; how often it was done stays counted unless the last time was a slip. */
 export const reopenStep = (tx: Tx, jobId: string, step: string, slip: boolean) =>
   tx.query(
@@ -75,11 +109,28 @@ export const reopenStep = (tx: Tx, jobId: string, step: string, slip: boolean) =
     [jobId, step, slip],
   );
 
-const eventRow = z.object({ at: z.date(), by: z.string(), what: z.string(), step: z.string().nullable(), detail: z.record(z.string(), z.unknown()) });
+const eventRow = z.object({
+  at: z.date(),
+  by: z.string(),
+  what: z.string(),
+  step: z.string().nullable(),
+  detail: z.record(z.string(), z.unknown()),
+});
 export type JobEvent = z.infer<typeof eventRow>;
-export const eventsOf = async (db: Queries, jobId: string) => readRows(eventRow, await db.query('SELECT at, by, what, step, detail FROM job_event WHERE job_id = $1 ORDER BY id', [jobId]));
+export const eventsOf = async (db: Queries, jobId: string) =>
+  readRows(
+    eventRow,
+    await db.query('SELECT at, by, what, step, detail FROM job_event WHERE job_id = $1 ORDER BY id', [jobId]),
+  );
 export const insertEvent = (tx: Tx, jobId: string, one: JobEvent) =>
-  tx.query('INSERT INTO job_event (job_id, at, by, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [jobId, one.at, one.by, one.what, one.step, JSON.stringify(one.detail)]);
+  tx.query('INSERT INTO job_event (job_id, at, by, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [
+    jobId,
+    one.at,
+    one.by,
+    one.what,
+    one.step,
+    JSON.stringify(one.detail),
+  ]);
 
 const boardRow = jobRow.extend({ title: z.string(), failures: z.int() });
 export type BoardRow = z.infer<typeof boardRow>;

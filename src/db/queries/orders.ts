@@ -8,15 +8,29 @@ import { readRow, readRows } from './rows';
 
 const object = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
 
-const customerRow = z.object({ id: z.string(), name: z.string(), phone: z.string(), email: z.string(), orders: z.int().optional() });
+const customerRow = z.object({
+  id: z.string(),
+  name: z.string(),
+  phone: z.string(),
+  email: z.string(),
+  orders: z.int().optional(),
+});
 export type CustomerRow = z.infer<typeof customerRow>;
 
 export const digitsOf = (phone: string) => phone.replace(/\D/g, '');
 
 export const insertCustomer = (tx: Tx, one: CustomerRow, now: Date) =>
-  tx.query('INSERT INTO customer (id, name, phone, digits, email, created_at) VALUES ($1, $2, $3, $4, $5, $6)', [one.id, one.name, one.phone, digitsOf(one.phone), one.email, now]);
+  tx.query('INSERT INTO customer (id, name, phone, digits, email, created_at) VALUES ($1, $2, $3, $4, $5, $6)', [
+    one.id,
+    one.name,
+    one.phone,
+    digitsOf(one.phone),
+    one.email,
+    now,
+  ]);
 
-export const customerById = async (db: Queries, id: string) => readRow(customerRow, await db.query('SELECT id, name, phone, email FROM customer WHERE id = $1', [id]));
+export const customerById = async (db: Queries, id: string) =>
+  readRow(customerRow, await db.query('SELECT id, name, phone, email FROM customer WHERE id = $1', [id]));
 
 const LIKE_SIGNS = /[\\%_]/g;
 export const likeText = (text: string) => text.replace(LIKE_SIGNS, (sign) => `\\${sign}`);
@@ -56,12 +70,18 @@ const ORDER = `SELECT o.id, o.number, o.customer_id, o.state, o.revision, o.prom
                       o.quote_until::text, o.accepted_at, o.agreed, o.created_by, c.name AS customer, c.phone
                  FROM orders o JOIN customer c ON c.id = o.customer_id`;
 
-export const orderById = async (db: Queries, id: string) => readRow(orderRow, await db.query(`${ORDER} WHERE o.id = $1`, [id]));
-export const orderByNumber = async (db: Queries, number: number) => readRow(orderRow, await db.query(`${ORDER} WHERE o.number = $1`, [number]));
+export const orderById = async (db: Queries, id: string) =>
+  readRow(orderRow, await db.query(`${ORDER} WHERE o.id = $1`, [id]));
+export const orderByNumber = async (db: Queries, number: number) =>
+  readRow(orderRow, await db.query(`${ORDER} WHERE o.number = $1`, [number]));
 /** Holds the order until the transaction ends, so that two commands on it come one after the other. */
-export const lockOrder = async (tx: Tx, id: string) => readRow(orderRow, await tx.query(`${ORDER} WHERE o.id = $1 FOR UPDATE OF o`, [id]));
+export const lockOrder = async (tx: Tx, id: string) =>
+  readRow(orderRow, await tx.query(`${ORDER} WHERE o.id = $1 FOR UPDATE OF o`, [id]));
 
-export const insertOrder = async (tx: Tx, one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quoted_at' | 'quote_until' | 'created_by'>) => {
+export const insertOrder = async (
+  tx: Tx,
+  one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quoted_at' | 'quote_until' | 'created_by'>,
+) => {
   const rows = await tx.query<{ number: number }>(
     `INSERT INTO orders (id, number, customer_id, state, revision, promised, edition, quoted_at, quote_until, created_by)
      VALUES ($1, nextval('order_number'), $2, 'quoted', 1, $3, $4, $5, $6, $7) RETURNING number`,
@@ -70,22 +90,31 @@ export const insertOrder = async (tx: Tx, one: Pick<OrderRow, 'id' | 'customer_i
   return rows[0]!.number;
 };
 
-export const updateQuote = (tx: Tx, one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quote_until' | 'quoted_at'>) =>
-  tx.query('UPDATE orders SET customer_id = $2, promised = $3, edition = $4, quote_until = $5, quoted_at = $6, revision = revision + 1 WHERE id = $1', [
-    one.id,
-    one.customer_id,
-    one.promised,
-    one.edition,
-    one.quote_until,
-    one.quoted_at,
-  ]);
+export const updateQuote = (
+  tx: Tx,
+  one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quote_until' | 'quoted_at'>,
+) =>
+  tx.query(
+    'UPDATE orders SET customer_id = $2, promised = $3, edition = $4, quote_until = $5, quoted_at = $6, revision = revision + 1 WHERE id = $1',
+    [one.id, one.customer_id, one.promised, one.edition, one.quote_until, one.quoted_at],
+  );
 
 export const agreeOrder = (tx: Tx, id: string, agreed: OrderPrice, now: Date) =>
-  tx.query("UPDATE orders SET state = 'accepted', accepted_at = $2, agreed = $3, revision = revision + 1 WHERE id = $1", [id, now, JSON.stringify(agreed)]);
+  tx.query(
+    "UPDATE orders SET state = 'accepted', accepted_at = $2, agreed = $3, revision = revision + 1 WHERE id = $1",
+    [id, now, JSON.stringify(agreed)],
+  );
 
-export const setOrderState = (tx: Tx, id: string, state: OrderRow['state']) => tx.query('UPDATE orders SET state = $2, revision = revision + 1 WHERE id = $1', [id, state]);
+export const setOrderState = (tx: Tx, id: string, state: OrderRow['state']) =>
+  tx.query('UPDATE orders SET state = $2, revision = revision + 1 WHERE id = $1', [id, state]);
 
-const pieceRow = z.object({ id: z.string(), order_id: z.string(), position: z.int(), design: z.unknown(), agreed: object<WorkedOut>().nullable() });
+const pieceRow = z.object({
+  id: z.string(),
+  order_id: z.string(),
+  position: z.int(),
+  design: z.unknown(),
+  agreed: object<WorkedOut>().nullable(),
+});
 export interface PieceRow {
   readonly id: string;
   readonly order_id: string;
@@ -96,21 +125,34 @@ export interface PieceRow {
 }
 
 export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]> => {
-  const rows = readRows(pieceRow, await db.query('SELECT id, order_id, position, design, agreed FROM piece WHERE order_id = $1 ORDER BY position', [orderId]));
+  const rows = readRows(
+    pieceRow,
+    await db.query('SELECT id, order_id, position, design, agreed FROM piece WHERE order_id = $1 ORDER BY position', [
+      orderId,
+    ]),
+  );
   return rows.map((row) => ({ ...row, design: designSchema.parse(row.design) }));
 };
 
 /** Replaces the pieces of a quote. Answers false when one of the ids belongs to another order. */
-export async function putPieces(tx: Tx, orderId: string, pieces: readonly { id: string; design: Design }[]): Promise<boolean> {
+export async function putPieces(
+  tx: Tx,
+  orderId: string,
+  pieces: readonly { id: string; design: Design }[],
+): Promise<boolean> {
   await tx.query('DELETE FROM piece WHERE order_id = $1', [orderId]);
   for (const [index, piece] of pieces.entries()) {
-    const rows = await tx.query('INSERT INTO piece (id, order_id, position, design) VALUES ($1, $2, $3, $4) ON CONFLICT (id) DO NOTHING RETURNING id', [piece.id, orderId, index + 1, JSON.stringify(piece.design)]);
+    const rows = await tx.query(
+      'INSERT INTO piece (id, order_id, position, design) VALUES ($1, $2, $3, $4) ON CONFLICT (id) DO NOTHING RETURNING id',
+      [piece.id, orderId, index + 1, JSON.stringify(piece.design)],
+    );
     if (rows.length === 0) return false;
   }
   return true;
 }
 
-export const agreePiece = (tx: Tx, id: string, agreed: WorkedOut) => tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
+export const agreePiece = (tx: Tx, id: string, agreed: WorkedOut) =>
+  tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
 
 const paymentRow = z.object({
   id: z.string(),
@@ -126,24 +168,44 @@ const paymentRow = z.object({
 export type PaymentRow = z.infer<typeof paymentRow>;
 
 const PAYMENT = 'SELECT id, order_id, kind, method, amount, at, by, note, reverses FROM payment';
-export const paymentsOf = async (db: Queries, orderId: string) => readRows(paymentRow, await db.query(`${PAYMENT} WHERE order_id = $1 ORDER BY at, id`, [orderId]));
-export const paymentById = async (db: Queries, id: string) => readRow(paymentRow, await db.query(`${PAYMENT} WHERE id = $1`, [id]));
-export const isReversed = async (db: Queries, id: string) => (await db.query('SELECT 1 AS found FROM payment WHERE reverses = $1', [id])).length > 0;
+export const paymentsOf = async (db: Queries, orderId: string) =>
+  readRows(paymentRow, await db.query(`${PAYMENT} WHERE order_id = $1 ORDER BY at, id`, [orderId]));
+export const paymentById = async (db: Queries, id: string) =>
+  readRow(paymentRow, await db.query(`${PAYMENT} WHERE id = $1`, [id]));
+export const isReversed = async (db: Queries, id: string) =>
+  (await db.query('SELECT 1 AS found FROM payment WHERE reverses = $1', [id])).length > 0;
 
 export const insertPayment = (tx: Tx, one: PaymentRow) =>
-  tx.query('INSERT INTO payment (id, order_id, kind, method, amount, at, by, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)', [
-    one.id, one.order_id, one.kind, one.method, one.amount, one.at, one.by, one.note, one.reverses,
-  ]); // prettier-ignore
+  tx.query(
+    'INSERT INTO payment (id, order_id, kind, method, amount, at, by, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+    [one.id, one.order_id, one.kind, one.method, one.amount, one.at, one.by, one.note, one.reverses],
+  );
 
-const cardRow = z.object({ id: z.string(), order_id: z.string(), kind: z.enum(['deposit', 'balance']), amount: z.int(), state: z.string(), at: z.date() });
+const cardRow = z.object({
+  id: z.string(),
+  order_id: z.string(),
+  kind: z.enum(['deposit', 'balance']),
+  amount: z.int(),
+  state: z.string(),
+  at: z.date(),
+});
 export type CardRow = z.infer<typeof cardRow>;
 const CARD = 'SELECT id, order_id, kind, amount, state, at FROM card_request';
-export const cardRequest = async (db: Queries, id: string) => readRow(cardRow, await db.query(`${CARD} WHERE id = $1`, [id]));
+export const cardRequest = async (db: Queries, id: string) =>
+  readRow(cardRow, await db.query(`${CARD} WHERE id = $1`, [id]));
 /** Requests whose answer is not known yet. */
-export const openCards = async (db: Queries, orderId: string) => readRows(cardRow, await db.query(`${CARD} WHERE order_id = $1 AND state IN ('open', 'unanswered') ORDER BY at`, [orderId]));
+export const openCards = async (db: Queries, orderId: string) =>
+  readRows(
+    cardRow,
+    await db.query(`${CARD} WHERE order_id = $1 AND state IN ('open', 'unanswered') ORDER BY at`, [orderId]),
+  );
 export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: string) =>
-  tx.query("INSERT INTO card_request (id, order_id, kind, amount, state, at, by) VALUES ($1, $2, $3, $4, 'open', $5, $6)", [one.id, one.order_id, one.kind, one.amount, one.at, by]);
-export const setCard = (tx: Tx, id: string, state: string) => tx.query('UPDATE card_request SET state = $2 WHERE id = $1', [id, state]);
+  tx.query(
+    "INSERT INTO card_request (id, order_id, kind, amount, state, at, by) VALUES ($1, $2, $3, $4, 'open', $5, $6)",
+    [one.id, one.order_id, one.kind, one.amount, one.at, by],
+  );
+export const setCard = (tx: Tx, id: string, state: string) =>
+  tx.query('UPDATE card_request SET state = $2 WHERE id = $1', [id, state]);
 
 const foundRow = z.object({
   number: z.int(),

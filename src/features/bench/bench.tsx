@@ -45,7 +45,13 @@ function useScanner(open: (ticket: string) => void) {
 
 const WHO = ['customer', 'supplier', 'conservator', 'shop'] as const;
 
-function HoldDialog({ onHold, onClose }: { onHold: (reason: string, who: (typeof WHO)[number]) => void; onClose: () => void }) {
+function HoldDialog({
+  onHold,
+  onClose,
+}: {
+  onHold: (reason: string, who: (typeof WHO)[number]) => void;
+  onClose: () => void;
+}) {
   const [reason, setReason] = useState('');
   const [who, setWho] = useState<(typeof WHO)[number]>('customer');
   const submit = (event: FormEvent) => {
@@ -56,7 +62,13 @@ function HoldDialog({ onHold, onClose }: { onHold: (reason: string, who: (typeof
     <Dialog open onClose={onClose} aria-label="Hold this job">
       <form className={styles.dialog} onSubmit={submit} data-scheme="night">
         <h2>Why does it wait?</h2>
-        <Input value={reason} autoFocus fullWidth onChange={(event) => setReason(event.target.value)} slotProps={{ input: { maxLength: 300, 'aria-label': 'Reason' } }} />
+        <Input
+          value={reason}
+          autoFocus
+          fullWidth
+          onChange={(event) => setReason(event.target.value)}
+          slotProps={{ input: { maxLength: 300, 'aria-label': 'Reason' } }}
+        />
         <p>Who must act?</p>
         <div className={styles.who} role="group" aria-label="Who must act">
           {WHO.map((one) => (
@@ -78,7 +90,13 @@ function Way({ job, onPick, shown }: { job: JobView; shown: StepKey; onPick: (st
     <ol className={styles.way} aria-label="Steps">
       {job.steps.map((one) => (
         <li key={one.step}>
-          <button type="button" data-state={one.state} aria-current={one.step === shown} title={`${stepName(one.step)}${one.times > 1 ? `, done ${one.times} times` : ''}`} onClick={() => onPick(one.step)}>
+          <button
+            type="button"
+            data-state={one.state}
+            aria-current={one.step === shown}
+            title={`${stepName(one.step)}${one.times > 1 ? `, done ${one.times} times` : ''}`}
+            onClick={() => onPick(one.step)}
+          >
             <span className="sr">
               {stepName(one.step)}, {one.state}
             </span>
@@ -131,7 +149,10 @@ export function Bench({ job }: { job: JobView }) {
   const rule = STEP_RULES[shown];
   const ticked = useMemo(() => (ticks.step === shown ? ticks.on : []), [ticks, shown]);
   const isNext = shown === job.next;
-  useLive((touched) => touched.includes(`job:${job.ticket}`), () => router.refresh()); // prettier-ignore
+  useLive(
+    (touched) => touched.includes(`job:${job.ticket}`),
+    () => router.refresh(),
+  );
   useScanner(useCallback((ticket: string) => router.push(`/bench/${ticket}`), [router]));
 
   const act = useCallback(
@@ -146,13 +167,20 @@ export function Bench({ job }: { job: JobView }) {
     [router],
   );
   const move = useCallback(
-    (to: 'doing' | 'done' | 'todo') => act(() => send('move-step', { jobId: job.id, revision: job.revision, step: shown, to, ticks: ticked })),
+    (to: 'doing' | 'done' | 'todo') =>
+      act(() => send('move-step', { jobId: job.id, revision: job.revision, step: shown, to, ticks: ticked })),
     [act, job.id, job.revision, shown, ticked],
   );
   const canFinish = !job.hold && step.state !== 'done' && shown !== 'final-check' && shown !== 'hand-over';
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
-      if (event.key !== 'Enter' || isTyping(event.target) || (event.target as HTMLElement).tagName === 'BUTTON' || document.querySelector('[role=dialog]')) return;
+      if (
+        event.key !== 'Enter' ||
+        isTyping(event.target) ||
+        (event.target as HTMLElement).tagName === 'BUTTON' ||
+        document.querySelector('[role=dialog]')
+      )
+        return;
       if (canFinish && !busy) void move('done');
     };
     window.addEventListener('keydown', hear);
@@ -206,7 +234,14 @@ export function Bench({ job }: { job: JobView }) {
                 const on = ticked.includes(point) || step.state === 'done';
                 return (
                   <label key={point} className={styles.point}>
-                    <input type="checkbox" checked={on} disabled={step.state === 'done'} onChange={() => setTicks({ step: shown, on: on ? ticked.filter((one) => one !== point) : [...ticked, point] })} />
+                    <input
+                      type="checkbox"
+                      checked={on}
+                      disabled={step.state === 'done'}
+                      onChange={() =>
+                        setTicks({ step: shown, on: on ? ticked.filter((one) => one !== point) : [...ticked, point] })
+                      }
+                    />
                     {pointName(point)}
                   </label>
                 );
@@ -222,7 +257,11 @@ export function Bench({ job }: { job: JobView }) {
         </aside>
         <footer className={styles.foot}>
           {job.hold ? (
-            <button type="button" disabled={busy} onClick={() => void act(() => send('release', { jobId: job.id, revision: job.revision }))}>
+            <button
+              type="button"
+              disabled={busy}
+              onClick={() => void act(() => send('release', { jobId: job.id, revision: job.revision }))}
+            >
               Release
             </button>
           ) : (
@@ -233,7 +272,22 @@ export function Bench({ job }: { job: JobView }) {
           <a href={`/papers/ticket/${job.ticket}`} target="_blank" rel="noreferrer">
             Ticket
           </a>
-          <button type="button" disabled={busy || !lastDone || Boolean(job.hold) || job.state === 'handed-over'} onClick={() => lastDone && void act(() => send('move-step', { jobId: job.id, revision: job.revision, step: lastDone.step, to: 'todo', ticks: [] }))}>
+          <button
+            type="button"
+            disabled={busy || !lastDone || Boolean(job.hold) || job.state === 'handed-over'}
+            onClick={() =>
+              lastDone &&
+              void act(() =>
+                send('move-step', {
+                  jobId: job.id,
+                  revision: job.revision,
+                  step: lastDone.step,
+                  to: 'todo',
+                  ticks: [],
+                }),
+              )
+            }
+          >
             Undo
           </button>
           {step.state === 'todo' && canFinish && (

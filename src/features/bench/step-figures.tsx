@@ -29,9 +29,16 @@ function Stick({ worked }: { worked: WorkedOut }) {
   const scale = 780 / total;
   const names = ['left', 'right', 'top', 'bottom'];
   const tall = Math.max(22, face * scale);
-  const starts = legs.map((_, index) => legs.slice(0, index).reduce((sum, leg) => sum + toMm(leg.longPoint) + gap, 0) * scale);
+  const starts = legs.map(
+    (_, index) => legs.slice(0, index).reduce((sum, leg) => sum + toMm(leg.longPoint) + gap, 0) * scale,
+  );
   return (
-    <svg className={styles.stick} viewBox={`0 0 780 ${tall + 30}`} role="img" aria-label="The legs along the stick: left, right, top, bottom">
+    <svg
+      className={styles.stick}
+      viewBox={`0 0 780 ${tall + 30}`}
+      role="img"
+      aria-label="The legs along the stick: left, right, top, bottom"
+    >
       {legs.map((leg, index) => {
         const [x, w] = [starts[index]!, toMm(leg.longPoint) * scale];
         return (
@@ -39,7 +46,11 @@ function Stick({ worked }: { worked: WorkedOut }) {
             <text x={x + w / 2} y={14} textAnchor="middle" fontSize="15" fill="var(--soft)">
               {names[index]}
             </text>
-            <polygon points={`${x},22 ${x + w},22 ${x + w - tall},${22 + tall} ${x + tall},${22 + tall}`} fill={worked.resolved.moulding.colour} stroke="var(--soft)" />
+            <polygon
+              points={`${x},22 ${x + w},22 ${x + w - tall},${22 + tall} ${x + tall},${22 + tall}`}
+              fill={worked.resolved.moulding.colour}
+              stroke="var(--soft)"
+            />
           </g>
         );
       })}
@@ -86,7 +97,9 @@ const Borders = ({ of }: { of: Sides }) => (
 function Mats({ worked }: { worked: WorkedOut }) {
   return (
     <>
-      <p className={styles.lead}>Every layer to one outside size, then the windows from the back: set the guide to each border.</p>
+      <p className={styles.lead}>
+        Every layer to one outside size, then the windows from the back: set the guide to each border.
+      </p>
       <div className={styles.figure}>
         <span className={styles.count}>outside</span>
         <BigSize of={worked.sizes.cutPackage} />
@@ -121,7 +134,9 @@ function Hang({ worked }: { worked: WorkedOut }) {
   const wire = hanging && !hanging.noWire;
   return (
     <>
-      <p className={styles.lead}>{wire ? 'Rings below the outside top; write the drop on the back and on the card.' : 'No wire on this piece.'}</p>
+      <p className={styles.lead}>
+        {wire ? 'Rings below the outside top; write the drop on the back and on the card.' : 'No wire on this piece.'}
+      </p>
       {wire && (
         <>
           <div className={styles.figure}>
@@ -130,7 +145,8 @@ function Hang({ worked }: { worked: WorkedOut }) {
             <span className={styles.beside}>
               <span>below the top</span>
               <span>
-                {hanging.choose ? `rated ${hanging.choose} kg` : 'none in stock is strong enough'}, pull {hanging.pullKg.toFixed(1)} kg
+                {hanging.choose ? `rated ${hanging.choose} kg` : 'none in stock is strong enough'}, pull{' '}
+                {hanging.pullKg.toFixed(1)} kg
               </span>
             </span>
           </div>
@@ -221,13 +237,22 @@ export function StepFigures({ job, step }: { job: JobView; step: StepKey }) {
     case 'cut-mats':
       return <Mats worked={worked} />;
     case 'cut-glazing':
-      return <Sheet worked={worked} name={worked.resolved.glazing.name} lead="Try it in the frame before the edges are dressed." />;
+      return (
+        <Sheet
+          worked={worked}
+          name={worked.resolved.glazing.name}
+          lead="Try it in the frame before the edges are dressed."
+        />
+      );
     case 'cut-backing':
       return <Sheet worked={worked} name={worked.resolved.backing.name} lead="" />;
     case 'mount':
       return (
         <>
-          <p className={styles.lead}>Hinges at the top only, as few as hold it: {worked.hardware.find((item) => item.item === 'hinge')?.count}. Window in front, to check that it lies straight.</p>
+          <p className={styles.lead}>
+            Hinges at the top only, as few as hold it: {worked.hardware.find((item) => item.item === 'hinge')?.count}.
+            Window in front, to check that it lies straight.
+          </p>
           <div className={styles.figure}>
             <span className={styles.count}>window</span>
             <BigSize of={worked.sizes.opening} />

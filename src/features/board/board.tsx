@@ -20,8 +20,14 @@ const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Dat
 
 function Promised({ day, today, ready }: { day: string; today: string; ready: boolean }) {
   const left = daysTo(day, today);
-  if (ready) return left < -7 ? <span className={styles.today}>{-left} days uncollected</span> : <span>{dayName(day)}</span>;
-  if (left < 0) return <span className={styles.late}>{dayName(day)}, {-left} {left === -1 ? 'day' : 'days'} late</span>; // prettier-ignore
+  if (ready)
+    return left < -7 ? <span className={styles.today}>{-left} days uncollected</span> : <span>{dayName(day)}</span>;
+  if (left < 0)
+    return (
+      <span className={styles.late}>
+        {dayName(day)}, {-left} {left === -1 ? 'day' : 'days'} late
+      </span>
+    );
   if (left === 0) return <span className={styles.today}>today</span>;
   return <span>{dayName(day)}</span>;
 }
@@ -54,7 +60,9 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           ) : (
             job.next && stepName(job.next)
           )}
-          {job.failures > 0 && <span className={styles.failed}>sent back {job.failures === 1 ? 'once' : `${job.failures} times`}</span>}
+          {job.failures > 0 && (
+            <span className={styles.failed}>sent back {job.failures === 1 ? 'once' : `${job.failures} times`}</span>
+          )}
         </span>
         {!job.hold && <Way steps={job.steps} />}
         {!job.hold && <span className={styles.minutes}>{job.minutesLeft > 0 ? `${job.minutesLeft} min` : ''}</span>}
@@ -68,7 +76,10 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
 
 export function Board({ board }: { board: BoardView }) {
   const router = useRouter();
-  useLive((touched) => touched.includes('board') || touched.some((one) => one.startsWith('job:')), () => router.refresh()); // prettier-ignore
+  useLive(
+    (touched) => touched.includes('board') || touched.some((one) => one.startsWith('job:')),
+    () => router.refresh(),
+  );
   const held = board.jobs.filter((job) => job.hold);
   const free = board.jobs.filter((job) => !job.hold);
   const stations = new Map<string, { jobs: number; soon: number }>();

@@ -15,11 +15,16 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
   const router = useRouter();
   const [text, setText] = useState('');
   const [importing, setImporting] = useState(false);
-  useLive((touched) => touched.includes('books') || touched.includes('staff'), () => router.refresh()); // prettier-ignore
+  useLive(
+    (touched) => touched.includes('books') || touched.includes('staff'),
+    () => router.refresh(),
+  );
   const { mouldings } = shop.lists;
   const found = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-    return mouldings.filter((one) => words.every((word) => `${one.code} ${one.name} ${one.supplier} ${one.profile}`.toLowerCase().includes(word)));
+    return mouldings.filter((one) =>
+      words.every((word) => `${one.code} ${one.name} ${one.supplier} ${one.profile}`.toLowerCase().includes(word)),
+    );
   }, [mouldings, text]);
   if (importing) return <ImportList onClose={() => setImporting(false)} />;
   return (
@@ -29,7 +34,14 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
         <p className="soft">
           {mouldings.length} mouldings, edition {shop.prices.edition}
         </p>
-        <input className={styles.search} type="search" value={text} placeholder="Name, code, supplier" aria-label="Search the price list" onChange={(event) => setText(event.target.value)} />
+        <input
+          className={styles.search}
+          type="search"
+          value={text}
+          placeholder="Name, code, supplier"
+          aria-label="Search the price list"
+          onChange={(event) => setText(event.target.value)}
+        />
         <a className={styles.export} href="/api/v1/export/mouldings.csv">
           Export as CSV
         </a>
@@ -82,7 +94,13 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
               ))}
             </tbody>
           </table>
-          {found.length === 0 && <p className={styles.none}>{mouldings.length === 0 ? 'No moulding yet. A supplier’s list as CSV fills this table; a sample lies in the folder samples.' : 'No moulding has these words.'}</p>}
+          {found.length === 0 && (
+            <p className={styles.none}>
+              {mouldings.length === 0
+                ? 'No moulding yet. A supplier’s list as CSV fills this table; a sample lies in the folder samples.'
+                : 'No moulding has these words.'}
+            </p>
+          )}
         </div>
         <aside>
           <section>

@@ -81,19 +81,29 @@ export function ImportList({ onClose }: { onClose: () => void }) {
     setChosen(undefined);
     setOnly(undefined);
     if (!file) return;
-    if (file.size > LARGEST_LIST) return setIssues([issue('file-too-large', { name: file.name, megabytes: (file.size / 1e6).toFixed(1) })]);
+    if (file.size > LARGEST_LIST)
+      return setIssues([issue('file-too-large', { name: file.name, megabytes: (file.size / 1e6).toFixed(1) })]);
     setBusy(true);
     const text = await file.text();
-    const answer = await ask<ImportPreview>('/api/import-preview', { method: 'POST', body: text, headers: { 'content-type': 'text/csv' } });
+    const answer = await ask<ImportPreview>('/api/import-preview', {
+      method: 'POST',
+      body: text,
+      headers: { 'content-type': 'text/csv' },
+    });
     setBusy(false);
     if (!answer.ok) return setIssues(answer.issues);
     setIssues(answer.value.issues);
-    if (answer.value.issues.length === 0) setChosen({ name: file.name, text, preview: answer.value, id: crypto.randomUUID() });
+    if (answer.value.issues.length === 0)
+      setChosen({ name: file.name, text, preview: answer.value, id: crypto.randomUUID() });
   };
   const take = async () => {
     if (!chosen) return;
     setBusy(true);
-    const answer = await send<{ added: number; changed: number; edition: number }>('import-mouldings', { text: chosen.text, edition: chosen.preview.edition, file: chosen.name.slice(0, 200) }, chosen.id);
+    const answer = await send<{ added: number; changed: number; edition: number }>(
+      'import-mouldings',
+      { text: chosen.text, edition: chosen.preview.edition, file: chosen.name.slice(0, 200) },
+      chosen.id,
+    );
     setBusy(false);
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;
@@ -108,12 +118,24 @@ export function ImportList({ onClose }: { onClose: () => void }) {
     <main className={styles.books}>
       <header>
         <h1>Import a list</h1>
-        <p className="soft">{chosen ? `${chosen.name}, ${chosen.preview.rows.length} rows` : 'CSV with the columns of the export'}</p>
+        <p className="soft">
+          {chosen ? `${chosen.name}, ${chosen.preview.rows.length} rows` : 'CSV with the columns of the export'}
+        </p>
         <span className={styles.grow} />
         <Button variant="outlined" onClick={onClose}>
           Back to the price list
         </Button>
-        <input ref={field} type="file" accept=".csv,text/csv,text/plain" className="sr" aria-label="The list as CSV" tabIndex={-1} onChange={(event) => void choose(event.target.files?.[0]).finally(() => field.current && (field.current.value = ''))} />
+        <input
+          ref={field}
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          className="sr"
+          aria-label="The list as CSV"
+          tabIndex={-1}
+          onChange={(event) =>
+            void choose(event.target.files?.[0]).finally(() => field.current && (field.current.value = ''))
+          }
+        />
         <Button variant={chosen ? 'outlined' : 'contained'} disabled={busy} onClick={() => field.current?.click()}>
           {chosen ? 'Choose another file' : 'Choose the file'}
         </Button>
@@ -129,7 +151,13 @@ export function ImportList({ onClose }: { onClose: () => void }) {
           <>
             <div className={styles.counts} role="group" aria-label="Show only">
               {ORDER.filter((does) => count(does) > 0).map((does) => (
-                <button key={does} type="button" aria-pressed={only === does} data-does={does} onClick={() => setOnly(only === does ? undefined : does)}>
+                <button
+                  key={does}
+                  type="button"
+                  aria-pressed={only === does}
+                  data-does={does}
+                  onClick={() => setOnly(only === does ? undefined : does)}
+                >
                   <b>{count(does)}</b> {DOES[does].toLowerCase()}
                 </button>
               ))}
@@ -142,10 +170,13 @@ export function ImportList({ onClose }: { onClose: () => void }) {
             </div>
             {refused > 0 && (
               <Note tone="refuse">
-                {refused} {refused === 1 ? 'row is' : 'rows are'} refused, so nothing is taken: a list comes in whole or not at all. Mend the file and choose it again.
+                {refused} {refused === 1 ? 'row is' : 'rows are'} refused, so nothing is taken: a list comes in whole or
+                not at all. Mend the file and choose it again.
               </Note>
             )}
-            {chosen.preview.ignored.length > 0 && <Note tone="advise">Columns that are not used: {chosen.preview.ignored.join(', ')}</Note>}
+            {chosen.preview.ignored.length > 0 && (
+              <Note tone="advise">Columns that are not used: {chosen.preview.ignored.join(', ')}</Note>
+            )}
             <Rows preview={chosen.preview} only={only} />
           </>
         )}

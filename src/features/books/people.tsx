@@ -42,11 +42,30 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
       )}
       {form && (
         <form className={styles.person} onSubmit={(event) => void submit(event)}>
-          <Input value={form.name} autoFocus placeholder="Name" onChange={(event) => setForm({ ...form, name: event.target.value })} slotProps={{ input: { 'aria-label': 'Name', maxLength: 60 } }} />
-          <Input value={form.pin} type="password" placeholder="PIN, 4 to 8 digits" onChange={(event) => setForm({ ...form, pin: event.target.value })} slotProps={{ input: { 'aria-label': 'PIN', inputMode: 'numeric', maxLength: 8, autoComplete: 'new-password' } }} />
+          <Input
+            value={form.name}
+            autoFocus
+            placeholder="Name"
+            onChange={(event) => setForm({ ...form, name: event.target.value })}
+            slotProps={{ input: { 'aria-label': 'Name', maxLength: 60 } }}
+          />
+          <Input
+            value={form.pin}
+            type="password"
+            placeholder="PIN, 4 to 8 digits"
+            onChange={(event) => setForm({ ...form, pin: event.target.value })}
+            slotProps={{
+              input: { 'aria-label': 'PIN', inputMode: 'numeric', maxLength: 8, autoComplete: 'new-password' },
+            }}
+          />
           <div className={styles.counts} role="group" aria-label="Role">
             {ROLES.map((role) => (
-              <button key={role} type="button" aria-pressed={form.role === role} onClick={() => setForm({ ...form, role })}>
+              <button
+                key={role}
+                type="button"
+                aria-pressed={form.role === role}
+                onClick={() => setForm({ ...form, role })}
+              >
                 {role}
               </button>
             ))}

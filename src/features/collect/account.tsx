@@ -29,7 +29,11 @@ function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: read
   const reversed = new Set(order.payments.flatMap((one) => one.reverses ?? []));
   const reverse = async () => {
     if (!reversing) return;
-    const answer = await send('reverse-payment', { paymentId: reversing.id, newId: reversing.newId, reason: reversing.reason }, reversing.newId);
+    const answer = await send(
+      'reverse-payment',
+      { paymentId: reversing.id, newId: reversing.newId, reason: reversing.reason },
+      reversing.newId,
+    );
     onIssues(answer.ok ? [] : answer.issues);
     if (answer.ok) setReversing(undefined);
     router.refresh();
@@ -48,7 +52,11 @@ function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: read
           </span>
           <span>
             {canReverse(one) && (
-              <button type="button" className={styles.link} onClick={() => setReversing({ id: one.id, newId: crypto.randomUUID(), reason: '' })}>
+              <button
+                type="button"
+                className={styles.link}
+                onClick={() => setReversing({ id: one.id, newId: crypto.randomUUID(), reason: '' })}
+              >
                 reverse
               </button>
             )}
@@ -64,7 +72,14 @@ function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: read
                 void reverse();
               }}
             >
-              <input value={reversing.reason} autoFocus placeholder="Why is it reversed?" aria-label="Why is it reversed?" maxLength={300} onChange={(event) => setReversing({ ...reversing, reason: event.target.value })} />
+              <input
+                value={reversing.reason}
+                autoFocus
+                placeholder="Why is it reversed?"
+                aria-label="Why is it reversed?"
+                maxLength={300}
+                onChange={(event) => setReversing({ ...reversing, reason: event.target.value })}
+              />
               <Button type="submit" variant="outlined" disabled={!reversing.reason.trim()}>
                 Reverse
               </Button>
@@ -101,7 +116,14 @@ function Cancel({ order, onIssues }: { order: OrderView; onIssues: (issues: read
         void cancel();
       }}
     >
-      <input value={reason} autoFocus placeholder="Why is it cancelled?" aria-label="Why is it cancelled?" maxLength={300} onChange={(event) => setReason(event.target.value)} />
+      <input
+        value={reason}
+        autoFocus
+        placeholder="Why is it cancelled?"
+        aria-label="Why is it cancelled?"
+        maxLength={300}
+        onChange={(event) => setReason(event.target.value)}
+      />
       <Button type="submit" variant="outlined" disabled={!reason.trim()}>
         Cancel it
       </Button>
@@ -112,7 +134,10 @@ function Cancel({ order, onIssues }: { order: OrderView; onIssues: (issues: read
 export function Account({ order }: { order: OrderView }) {
   const router = useRouter();
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  useLive((touched) => touched.includes(`order:${order.id}`), () => router.refresh()); // prettier-ignore
+  useLive(
+    (touched) => touched.includes(`order:${order.id}`),
+    () => router.refresh(),
+  );
   const total = order.agreed?.total ?? 0;
   const balance = total - order.paid;
   return (
@@ -193,7 +218,9 @@ export function Account({ order }: { order: OrderView }) {
           </div>
         </dl>
         <Trouble issues={issues} />
-        {order.state === 'accepted' && order.agreed && (balance > 0 || order.openCards.length > 0) && <TakePayment key={order.payments.length} order={order} balance={balance} />}
+        {order.state === 'accepted' && order.agreed && (balance > 0 || order.openCards.length > 0) && (
+          <TakePayment key={order.payments.length} order={order} balance={balance} />
+        )}
         {order.state === 'accepted' && balance === 0 && order.openCards.length === 0 && <HandOver order={order} />}
         {order.state === 'handed-over' && <p className={styles.done}>Handed over and paid.</p>}
       </section>

@@ -18,9 +18,11 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
     const late = new AbortController();
     const timer = setTimeout(() => {
       if (text === '') return setFound(start);
-      void ask<FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(text)}`, { signal: late.signal }).then((answer) => {
-        if (!late.signal.aborted && answer.ok) setFound(answer.value);
-      });
+      void ask<FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(text)}`, { signal: late.signal }).then(
+        (answer) => {
+          if (!late.signal.aborted && answer.ok) setFound(answer.value);
+        },
+      );
     }, 80);
     return () => {
       late.abort();
@@ -53,11 +55,17 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
               <span className="soft">
                 {stateName(one.state)}, {dayName(one.promised)}
               </span>
-              <span className="num">{one.total === null ? '' : one.total === one.paid ? 'paid' : <Cash value={one.total - one.paid} />}</span>
+              <span className="num">
+                {one.total === null ? '' : one.total === one.paid ? 'paid' : <Cash value={one.total - one.paid} />}
+              </span>
             </Link>
           </li>
         ))}
-        {found.length === 0 && <li className={styles.none}>Nobody found. Try fewer letters, the last digits of the phone, or the number on the ticket.</li>}
+        {found.length === 0 && (
+          <li className={styles.none}>
+            Nobody found. Try fewer letters, the last digits of the phone, or the number on the ticket.
+          </li>
+        )}
       </ul>
     </main>
   );

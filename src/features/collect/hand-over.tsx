@@ -16,7 +16,8 @@ export function HandOver({ order }: { order: OrderView }) {
   const [identified, setIdentified] = useState(false);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const waiting = order.jobs.filter((job) => job.state !== 'ready');
-  if (waiting.length > 0) return <p className="soft">Paid. {waiting.map((job) => job.ticket).join(', ')} not ready yet.</p>;
+  if (waiting.length > 0)
+    return <p className="soft">Paid. {waiting.map((job) => job.ticket).join(', ')} not ready yet.</p>;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await send('hand-over', { orderId: order.id, revision: order.revision, signedBy: name, identified });
@@ -31,7 +32,12 @@ export function HandOver({ order }: { order: OrderView }) {
       </label>
       <label>
         <span className="soft">Signed for by</span>
-        <Input value={name} fullWidth onChange={(event) => setName(event.target.value)} slotProps={{ input: { maxLength: 120 } }} />
+        <Input
+          value={name}
+          fullWidth
+          onChange={(event) => setName(event.target.value)}
+          slotProps={{ input: { maxLength: 120 } }}
+        />
       </label>
       <Trouble issues={issues} />
       <Button type="submit" variant="contained" disabled={!identified || !name.trim()}>

@@ -49,7 +49,8 @@ function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; o
   return (
     <div className={styles.pay}>
       <Note tone="warn">
-        The terminal has not answered about <Cash value={card.amount} />. Nothing is booked; ask again, it cannot charge twice.
+        The terminal has not answered about <Cash value={card.amount} />. Nothing is booked; ask again, it cannot charge
+        twice.
       </Note>
       <Simulated acts={acts} onActs={setActs} />
       <Trouble issues={issues} />
@@ -66,12 +67,19 @@ function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; o
 }
 
 /** Made once for each attempt, so that a second tap on the same attempt books nothing twice. */
-const newIds = () => ({ payment: crypto.randomUUID(), command: crypto.randomUUID(), request: crypto.randomUUID(), ask: crypto.randomUUID() });
+const newIds = () => ({
+  payment: crypto.randomUUID(),
+  command: crypto.randomUUID(),
+  request: crypto.randomUUID(),
+  ask: crypto.randomUUID(),
+});
 
 export function TakePayment({ order, balance }: { order: OrderView; balance: number }) {
   const router = useRouter();
   const first = order.paid === 0;
-  const [text, setText] = useState(formatMoney((first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance) as Money));
+  const [text, setText] = useState(
+    formatMoney((first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance) as Money),
+  );
   const [ids, setIds] = useState(newIds);
   const [acts, setActs] = useState<Acts>('pays');
   const [issues, setIssues] = useState<readonly Issue[]>([]);

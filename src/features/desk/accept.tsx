@@ -23,7 +23,9 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
   const warnings = desk.shown.flatMap((shown, index) =>
-    (shown.worked?.cautions ?? []).filter((one) => one.level === 'warn').map((caution) => ({ key: `${desk.draft.pieces[index]!.id}:${caution.code}`, index, caution })),
+    (shown.worked?.cautions ?? [])
+      .filter((one) => one.level === 'warn')
+      .map((caution) => ({ key: `${desk.draft.pieces[index]!.id}:${caution.code}`, index, caution })),
   );
   const total = desk.price?.total ?? 0;
   const submit = async (event: FormEvent) => {
@@ -35,7 +37,11 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
       setBusy(false);
       return setIssues([issue('not-saved')]);
     }
-    const answer = await send<{ number: number }>('accept-order', { orderId: desk.draft.orderId, revision: saved.revision, total, reasons }, id);
+    const answer = await send<{ number: number }>(
+      'accept-order',
+      { orderId: desk.draft.orderId, revision: saved.revision, total, reasons },
+      id,
+    );
     if (answer.ok) {
       forget(desk.draft.orderId);
       router.push(`/collect/${answer.value.number}`);
@@ -69,7 +75,12 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
               <FractionText text={sayCaution(caution.code, caution.figures, unit)} />
             </span>
             Why is it accepted?
-            <Input value={reasons[key] ?? ''} fullWidth onChange={(event) => setReasons({ ...reasons, [key]: event.target.value })} slotProps={{ input: { maxLength: 300 } }} />
+            <Input
+              value={reasons[key] ?? ''}
+              fullWidth
+              onChange={(event) => setReasons({ ...reasons, [key]: event.target.value })}
+              slotProps={{ input: { maxLength: 300 } }}
+            />
           </label>
         ))}
         <Trouble issues={issues} />
@@ -77,7 +88,12 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
           <Button variant="outlined" onClick={onClose}>
             Not yet
           </Button>
-          <Button type="submit" variant="contained" autoFocus={warnings.length === 0} disabled={busy || warnings.some(({ key }) => !reasons[key]?.trim())}>
+          <Button
+            type="submit"
+            variant="contained"
+            autoFocus={warnings.length === 0}
+            disabled={busy || warnings.some(({ key }) => !reasons[key]?.trim())}
+          >
             Accept
           </Button>
         </div>

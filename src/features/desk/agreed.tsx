@@ -14,7 +14,10 @@ import { Tape, Totals } from './tape';
 export function AgreedOrder({ order }: { order: OrderView }) {
   const router = useRouter();
   const [active, setActive] = useState(0);
-  useLive((touched) => touched.includes(`order:${order.id}`), () => router.refresh()); // prettier-ignore
+  useLive(
+    (touched) => touched.includes(`order:${order.id}`),
+    () => router.refresh(),
+  );
   const piece = order.pieces[active]!;
   const job = order.jobs[active];
   return (
@@ -26,7 +29,13 @@ export function AgreedOrder({ order }: { order: OrderView }) {
         </span>
         <div className={styles.tabs} role="tablist" aria-label="Pieces">
           {order.pieces.map((one, index) => (
-            <button key={one.id} type="button" role="tab" aria-selected={index === active} onClick={() => setActive(index)}>
+            <button
+              key={one.id}
+              type="button"
+              role="tab"
+              aria-selected={index === active}
+              onClick={() => setActive(index)}
+            >
               {one.design.piece.title || `Piece ${index + 1}`}
             </button>
           ))}
@@ -49,7 +58,12 @@ export function AgreedOrder({ order }: { order: OrderView }) {
             <div>
               <dt>Materials</dt>
               <dd>
-                {[piece.agreed.resolved.moulding.name, ...piece.agreed.resolved.mats.map((mat) => mat.name), piece.agreed.resolved.glazing.name, piece.agreed.resolved.backing.name].map((name, index) => (
+                {[
+                  piece.agreed.resolved.moulding.name,
+                  ...piece.agreed.resolved.mats.map((mat) => mat.name),
+                  piece.agreed.resolved.glazing.name,
+                  piece.agreed.resolved.backing.name,
+                ].map((name, index) => (
                   <span key={index}>{name}</span>
                 ))}
               </dd>
@@ -65,7 +79,9 @@ export function AgreedOrder({ order }: { order: OrderView }) {
             </div>
           )}
         </dl>
-        <p className={styles.aside}>Agreed with price book edition {order.edition}. What was agreed stays as it is; a change is a new order.</p>
+        <p className={styles.aside}>
+          Agreed with price book edition {order.edition}. What was agreed stays as it is; a change is a new order.
+        </p>
       </section>
       <section className={styles.middle} aria-label="Drawing">
         {piece.agreed && <Drawings worked={piece.agreed} />}

@@ -13,10 +13,13 @@ import styles from './desk.module.css';
 const PHONE = /^[\d\s+().-]{4,}$/;
 
 function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (one: CustomerView) => void }) {
-  const [form, setForm] = useState(() => (PHONE.test(typed) ? { name: '', phone: typed, email: '' } : { name: typed, phone: '', email: '' }));
+  const [form, setForm] = useState(() =>
+    PHONE.test(typed) ? { name: '', phone: typed, email: '' } : { name: typed, phone: '', email: '' },
+  );
   const [id] = useState(() => crypto.randomUUID());
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const put = (key: keyof typeof form) => (event: { target: { value: string } }) => setForm({ ...form, [key]: event.target.value });
+  const put = (key: keyof typeof form) => (event: { target: { value: string } }) =>
+    setForm({ ...form, [key]: event.target.value });
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await send('add-customer', { id, ...form }, id);
@@ -31,11 +34,21 @@ function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (one: Custo
       </label>
       <label>
         Phone
-        <Input value={form.phone} onChange={put('phone')} fullWidth slotProps={{ input: { maxLength: 40, inputMode: 'tel' } }} />
+        <Input
+          value={form.phone}
+          onChange={put('phone')}
+          fullWidth
+          slotProps={{ input: { maxLength: 40, inputMode: 'tel' } }}
+        />
       </label>
       <label>
         Mail, if they like
-        <Input value={form.email} onChange={put('email')} fullWidth slotProps={{ input: { maxLength: 120, inputMode: 'email' } }} />
+        <Input
+          value={form.email}
+          onChange={put('email')}
+          fullWidth
+          slotProps={{ input: { maxLength: 120, inputMode: 'email' } }}
+        />
       </label>
       <Trouble issues={issues} />
       <Button type="submit" variant="contained" disabled={form.name.trim() === ''}>
@@ -52,7 +65,9 @@ export function CustomerDialog({ onChoose, onClose }: { onChoose: (one: Customer
   useEffect(() => {
     const late = new AbortController();
     const timer = setTimeout(() => {
-      void ask<CustomerView[]>(`/api/find?what=customers&text=${encodeURIComponent(text)}`, { signal: late.signal }).then((answer) => {
+      void ask<CustomerView[]>(`/api/find?what=customers&text=${encodeURIComponent(text)}`, {
+        signal: late.signal,
+      }).then((answer) => {
         if (!late.signal.aborted) setFound(answer.ok ? answer.value : []);
       });
     }, 100);

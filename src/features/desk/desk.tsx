@@ -24,7 +24,13 @@ function useDeskKeys(desk: Desk, open: (index: number) => void) {
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
       else if (command && key === 's') void desk.save();
-      else if (/^[1-6]$/.test(key) && !command && (event.altKey || !isTyping(event.target)) && !document.querySelector('[role=dialog]')) open(Number(key) - 1);
+      else if (
+        /^[1-6]$/.test(key) &&
+        !command &&
+        (event.altKey || !isTyping(event.target)) &&
+        !document.querySelector('[role=dialog]')
+      )
+        open(Number(key) - 1);
       else return;
       event.preventDefault();
     };
@@ -49,7 +55,13 @@ function OrderBar({ desk, number, onCustomer }: { desk: Desk; number: number | u
       </button>
       <div className={styles.tabs} role="tablist" aria-label="Pieces">
         {draft.pieces.map((piece, index) => (
-          <button key={piece.id} type="button" role="tab" aria-selected={index === active} onClick={() => desk.choose(index)}>
+          <button
+            key={piece.id}
+            type="button"
+            role="tab"
+            aria-selected={index === active}
+            onClick={() => desk.choose(index)}
+          >
             {piece.design.piece.title || `Piece ${index + 1}`}
           </button>
         ))}
@@ -72,7 +84,12 @@ function OrderBar({ desk, number, onCustomer }: { desk: Desk; number: number | u
       </div>
       <label className={styles.promised}>
         Promised for <b>{dayName(draft.promised)}</b>
-        <input type="date" value={draft.promised} onChange={(event) => event.target.value && desk.putOrder('promised', event.target.value)} aria-label="Promised for" />
+        <input
+          type="date"
+          value={draft.promised}
+          onChange={(event) => event.target.value && desk.putOrder('promised', event.target.value)}
+          aria-label="Promised for"
+        />
       </label>
     </div>
   );
@@ -92,7 +109,11 @@ function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefin
           Save quote
         </Button>
       )}
-      <Button variant="contained" disabled={desk.busy || !desk.complete || refused || !desk.draft.customer} onClick={onAccept}>
+      <Button
+        variant="contained"
+        disabled={desk.busy || !desk.complete || refused || !desk.draft.customer}
+        onClick={onAccept}
+      >
         Accept, deposit
       </Button>
     </div>
@@ -123,10 +144,15 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
 
   const show = useCallback((index: number) => {
     setOpen(index);
-    requestAnimationFrame(() => document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus());
+    requestAnimationFrame(() =>
+      document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus(),
+    );
   }, []);
   useDeskKeys(desk, show);
-  useLive((touched) => order !== null && touched.includes(`order:${order.id}`), () => void desk.changedElsewhere()); // prettier-ignore
+  useLive(
+    (touched) => order !== null && touched.includes(`order:${order.id}`),
+    () => void desk.changedElsewhere(),
+  );
 
   const { type, commit, put } = desk;
   const hands = useMemo(() => ({ type, commit, put }), [type, commit, put]);

@@ -26,9 +26,15 @@ export interface Draft {
 export function newPiece(shop: ShopView): DraftPiece {
   const settings = defaultSettings(shop.homeUnit);
   const { mouldings } = shop.lists;
-  const moulding = mouldings.some((one) => one.code === shop.house.moulding) ? shop.house.moulding : (mouldings[0]?.code ?? '');
+  const moulding = mouldings.some((one) => one.code === shop.house.moulding)
+    ? shop.house.moulding
+    : (mouldings[0]?.code ?? '');
   const [width, height] = shop.homeUnit === 'in' ? [inches(11), inches(14)] : [mm(280), mm(350)];
-  return { id: crypto.randomUUID(), design: newDesign(settings, { ...shop.house, moulding }, width, height), typed: { 'piece.width': '', 'piece.height': '' } };
+  return {
+    id: crypto.randomUUID(),
+    design: newDesign(settings, { ...shop.house, moulding }, width, height),
+    typed: { 'piece.width': '', 'piece.height': '' },
+  };
 }
 
 /** Two weeks from today, as the shop usually promises. */
@@ -38,7 +44,12 @@ export function usualPromise(): string {
   return day.toLocaleDateString('sv-SE');
 }
 
-export const newDraft = (shop: ShopView): Draft => ({ orderId: crypto.randomUUID(), customer: null, promised: usualPromise(), pieces: [newPiece(shop)] });
+export const newDraft = (shop: ShopView): Draft => ({
+  orderId: crypto.randomUUID(),
+  customer: null,
+  promised: usualPromise(),
+  pieces: [newPiece(shop)],
+});
 
 export const draftOf = (order: OrderView): Draft => ({
   orderId: order.id,
@@ -49,13 +60,17 @@ export const draftOf = (order: OrderView): Draft => ({
 
 const ZERO_ALLOWED = /reveal|allowance|extra|overlap/;
 const keyOf = (path: Path) => path.join('.');
-const readAs = (key: string, text: string, unit: Unit) => parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
+const readAs = (key: string, text: string, unit: Unit) =>
+  parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
 
 /** Typing in one field: the text is kept; the value follows when the text is a length. Both paths always, so that typing merges into one step. */
 function typeOne(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
   const result = readAs(keyOf(path), text, unit);
   const target = ['pieces', piece, 'design', ...path];
-  return [...set(draft, target, result.ok ? result.value : at(draft, target)), ...set(draft, ['pieces', piece, 'typed', keyOf(path)], text)];
+  return [
+    ...set(draft, target, result.ok ? result.value : at(draft, target)),
+    ...set(draft, ['pieces', piece, 'typed', keyOf(path)], text),
+  ];
 }
 
 /** Typing in a field; `12 x 16` in the width fills the height as well. */
@@ -82,11 +97,16 @@ export function typedIssue(piece: DraftPiece, path: Path, unit: Unit): Issue | u
 }
 
 /** Fields that hold no length: nothing can be saved until they do. */
-export const unread = (piece: DraftPiece, unit: Unit): string[] => Object.entries(piece.typed).flatMap(([key, text]) => (readAs(key, text, unit).ok ? [] : [key]));
+export const unread = (piece: DraftPiece, unit: Unit): string[] =>
+  Object.entries(piece.typed).flatMap(([key, text]) => (readAs(key, text, unit).ok ? [] : [key]));
 
 /** Whether two drafts say the same order: a text that is still in its field but says the field's value makes no difference. */
 export function sameDraft(a: Draft, b: Draft, unit: Unit): boolean {
-  const said = ({ customer, promised, pieces }: Draft) => ({ customer: customer?.id, promised, pieces: pieces.map(({ id, design }) => ({ id, design })) });
+  const said = ({ customer, promised, pieces }: Draft) => ({
+    customer: customer?.id,
+    promised,
+    pieces: pieces.map(({ id, design }) => ({ id, design })),
+  });
   return sameValue(said(a), said(b)) && [...a.pieces, ...b.pieces].every((piece) => unread(piece, unit).length === 0);
 }
 

@@ -17,25 +17,46 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
   const section = useMemo(() => sectionScene(worked), [worked]);
   const back = useMemo(() => backScene(worked), [worked]);
   const { hanging, stack } = worked;
-  const room = { fits: 'left', tight: 'left, points want more', loose: 'left: fill it', proud: 'proud of the frame' }[stack.verdict];
+  const room = { fits: 'left', tight: 'left, points want more', loose: 'left: fill it', proud: 'proud of the frame' }[
+    stack.verdict
+  ];
   return (
     <div className={styles.wall} ref={ref} data-faded={faded}>
       {box.width > 0 && (
         <>
           <figure className={styles.front}>
-            <SceneSvg scene={front} width={box.width - ASIDE - 56} height={box.height - 32} label="The framed piece from the front" letters={17} ground="var(--wall)" />
+            <SceneSvg
+              scene={front}
+              width={box.width - ASIDE - 56}
+              height={box.height - 32}
+              label="The framed piece from the front"
+              letters={17}
+              ground="var(--wall)"
+            />
           </figure>
           <div className={styles.aside2}>
             <figure>
               <figcaption>Through the rabbet</figcaption>
-              <SceneSvg scene={section} width={ASIDE} height={box.height * 0.34} label="Section through the rabbet, front above" letters={13} />
+              <SceneSvg
+                scene={section}
+                width={ASIDE}
+                height={box.height * 0.34}
+                label="Section through the rabbet, front above"
+                letters={13}
+              />
               <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
-                <Len value={stack.room < 0 ? ((-stack.room) as typeof stack.room) : stack.room} unit="mm" fine /> {room}
+                <Len value={stack.room < 0 ? (-stack.room as typeof stack.room) : stack.room} unit="mm" fine /> {room}
               </p>
             </figure>
             <figure>
               <figcaption>From behind</figcaption>
-              <SceneSvg scene={back} width={ASIDE - 66} height={box.height * 0.27} label="The back with rings and wire" letters={13} />
+              <SceneSvg
+                scene={back}
+                width={ASIDE - 66}
+                height={box.height * 0.27}
+                label="The back with rings and wire"
+                letters={13}
+              />
               {hanging && !hanging.noWire ? (
                 <p className={styles.drop}>
                   <b>

@@ -3,5 +3,8 @@
 import dynamic from 'next/dynamic';
 import styles from './desk.module.css';
 
-export const DeskHere = dynamic(() => import('./desk').then((one) => one.DeskScreen), { ssr: false, loading: () => <main className={styles.desk} aria-busy="true" /> });
+export const DeskHere = dynamic(() => import('./desk').then((one) => one.DeskScreen), {
+  ssr: false,
+  loading: () => <main className={styles.desk} aria-busy="true" />,
+});
 export { AgreedOrder } from './agreed';

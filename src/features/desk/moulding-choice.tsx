@@ -17,13 +17,22 @@ const matches = (one: Moulding, words: readonly string[]) => {
   return words.every((word) => text.includes(word));
 };
 
-export const MouldingChoice = memo(function MouldingChoice({ shop, chosen, onChoose }: { shop: ShopView; chosen: string; onChoose: (code: string) => void }) {
+export const MouldingChoice = memo(function MouldingChoice({
+  shop,
+  chosen,
+  onChoose,
+}: {
+  shop: ShopView;
+  chosen: string;
+  onChoose: (code: string) => void;
+}) {
   const [text, setText] = useState('');
   const found = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
     return shop.lists.mouldings.filter((one) => matches(one, words));
   }, [shop.lists.mouldings, text]);
-  const sold = (one: Moulding) => moneyFrom(mul(mustDecimal(one.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
+  const sold = (one: Moulding) =>
+    moneyFrom(mul(mustDecimal(one.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
   const move = (by: number) => {
     const at = found.findIndex((one) => one.code === chosen);
     const next = found[Math.max(0, Math.min(found.length - 1, at + by))];
@@ -67,8 +76,16 @@ export const MouldingChoice = memo(function MouldingChoice({ shop, chosen, onCho
           </li>
         ))}
       </ul>
-      {found.length > SHOWN && <p className={styles.aside}>{found.length - SHOWN} more; type a word of the name or finish.</p>}
-      {found.length === 0 && <p className={styles.aside}>{shop.lists.mouldings.length === 0 ? 'The price list is empty. Import a supplier’s list in Books.' : 'No moulding has these words.'}</p>}
+      {found.length > SHOWN && (
+        <p className={styles.aside}>{found.length - SHOWN} more; type a word of the name or finish.</p>
+      )}
+      {found.length === 0 && (
+        <p className={styles.aside}>
+          {shop.lists.mouldings.length === 0
+            ? 'The price list is empty. Import a supplier’s list in Books.'
+            : 'No moulding has these words.'}
+        </p>
+      )}
     </div>
   );
 });

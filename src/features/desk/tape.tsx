@@ -14,7 +14,17 @@ import { sayCaution, sayWayOut } from '@/words/issues';
 import { HARDWARE_NAMES, LINE_NAMES } from '@/words/materials';
 import styles from './tape.module.css';
 
-function Line({ name, note, figure, workings }: { name: string; note?: string | undefined; figure: ReactNode; workings: readonly Working[] }) {
+function Line({
+  name,
+  note,
+  figure,
+  workings,
+}: {
+  name: string;
+  note?: string | undefined;
+  figure: ReactNode;
+  workings: readonly Working[];
+}) {
   const { unit } = useUnit();
   const [open, setOpen] = useState(false);
   return (
@@ -76,7 +86,15 @@ interface TapeProps {
 }
 
 function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
-  return lines.map((line) => <Line key={line.key} name={LINE_NAMES[line.key] ?? line.key} note={line.quantity} figure={<Cash value={line.amount} />} workings={line.workings} />);
+  return lines.map((line) => (
+    <Line
+      key={line.key}
+      name={LINE_NAMES[line.key] ?? line.key}
+      note={line.quantity}
+      figure={<Cash value={line.amount} />}
+      workings={line.workings}
+    />
+  ));
 }
 
 function Parts({ worked }: { worked: WorkedOut }) {
@@ -93,7 +111,9 @@ function Parts({ worked }: { worked: WorkedOut }) {
             </>
           ) : (
             <>
-              <span>{part.part === 'mat' || part.part === 'backing' || part.part === 'glazing' ? part.name : 'Dust cover'}</span>
+              <span>
+                {part.part === 'mat' || part.part === 'backing' || part.part === 'glazing' ? part.name : 'Dust cover'}
+              </span>
               <span className="num">
                 <SizeText of={part.cut} fine />
               </span>
@@ -117,16 +137,37 @@ function Parts({ worked }: { worked: WorkedOut }) {
 export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
-  const under = (line: string) => cautions.filter((one) => lineOf(one) === line).map((one) => <li key={one.code}><CautionNote caution={one} onApply={onApply} /></li>); // prettier-ignore
+  const under = (line: string) =>
+    cautions
+      .filter((one) => lineOf(one) === line)
+      .map((one) => (
+        <li key={one.code}>
+          <CautionNote caution={one} onApply={onApply} />
+        </li>
+      ));
   const both = (key: string) => ['w', 'h'].flatMap((side) => workings[`sizes.${key}.${side}`] ?? []);
   return (
     <div className={styles.tape}>
       <h2>Sizes</h2>
       <ul>
-        {SIZES.map(([name, key]) => [<Line key={key} name={name} figure={<SizeText of={sizes[key] as Size} />} workings={both(key)} />, ...under(key)])}
-        <Line name="Stack" note={`room ${(stack.room / 320).toFixed(1)} mm`} figure={<Len value={stack.total} unit="mm" fine />} workings={[workings['stack.total']!, workings['stack.room']!]} />
+        {SIZES.map(([name, key]) => [
+          <Line key={key} name={name} figure={<SizeText of={sizes[key] as Size} />} workings={both(key)} />,
+          ...under(key),
+        ])}
+        <Line
+          name="Stack"
+          note={`room ${(stack.room / 320).toFixed(1)} mm`}
+          figure={<Len value={stack.total} unit="mm" fine />}
+          workings={[workings['stack.total']!, workings['stack.room']!]}
+        />
         {under('depth')}
-        {hanging && <Line name="Hook below top" figure={<Len value={hanging.wireDrop} />} workings={['ringDrop', 'span', 'wireDrop', 'wireCut'].flatMap((key) => workings[`hanging.${key}`] ?? [])} />}
+        {hanging && (
+          <Line
+            name="Hook below top"
+            figure={<Len value={hanging.wireDrop} />}
+            workings={['ringDrop', 'span', 'wireDrop', 'wireCut'].flatMap((key) => workings[`hanging.${key}`] ?? [])}
+          />
+        )}
         {under('hanging')}
         <li className={styles.line}>
           <button type="button" aria-expanded={parts} onClick={() => setParts(!parts)}>
@@ -160,7 +201,15 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
 });
 
 /** What it comes to, always in sight: the piece, the tax, the order, the deposit. */
-export function Totals({ piece, order, pieces }: { piece: WorkedOut['price']; order: OrderPrice | undefined; pieces: number }) {
+export function Totals({
+  piece,
+  order,
+  pieces,
+}: {
+  piece: WorkedOut['price'];
+  order: OrderPrice | undefined;
+  pieces: number;
+}) {
   return (
     <dl className={styles.total}>
       <div>

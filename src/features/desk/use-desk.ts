@@ -11,7 +11,17 @@ import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { type Shop, type WorkedOut, workOut } from '@/core/work-out';
 import { ask, send } from '@/ui/send';
-import { type Draft, type DraftPiece, commitLength, draftOf, newDraft, newPiece, sameDraft, typeLength, unread } from './draft';
+import {
+  type Draft,
+  type DraftPiece,
+  commitLength,
+  draftOf,
+  newDraft,
+  newPiece,
+  sameDraft,
+  typeLength,
+  unread,
+} from './draft';
 import { forget, keep, kept } from './keep';
 
 export interface Shown {
@@ -30,7 +40,9 @@ class Workbench {
     const before = this.last.get(id);
     if (before?.design === design) return before.shown;
     const result = workOut(design, this.shop);
-    const shown: Shown = result.ok ? { worked: result.value, issues: [] } : { worked: before?.shown.worked, issues: result.issues };
+    const shown: Shown = result.ok
+      ? { worked: result.value, issues: [] }
+      : { worked: before?.shown.worked, issues: result.issues };
     this.last.set(id, { design, shown });
     return shown;
   }
@@ -48,10 +60,14 @@ interface State {
 
 function start(order: OrderView | null, shop: ShopView, unit: Unit): State {
   const mine = kept(order?.id ?? 'new');
-  if (!order) return mine ? { ...mine, saved: null, stale: false } : { history: begin(newDraft(shop)), active: 0, base: null, saved: null, stale: false };
+  if (!order)
+    return mine
+      ? { ...mine, saved: null, stale: false }
+      : { history: begin(newDraft(shop)), active: 0, base: null, saved: null, stale: false };
   const theirs = draftOf(order);
   if (!mine) return { history: begin(theirs), active: 0, base: order.revision, saved: theirs, stale: false };
-  if (sameDraft(mine.history.now, theirs, unit)) return { ...mine, history: { ...mine.history, now: theirs }, base: order.revision, saved: theirs, stale: false };
+  if (sameDraft(mine.history.now, theirs, unit))
+    return { ...mine, history: { ...mine.history, now: theirs }, base: order.revision, saved: theirs, stale: false };
   return { ...mine, saved: theirs, stale: mine.base !== order.revision };
 }
 
@@ -60,7 +76,10 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const [state, setState] = useState(() => start(order, shop, unit));
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
-  const [bench] = useState(() => new Workbench({ settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices }));
+  const [bench] = useState(
+    () =>
+      new Workbench({ settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices }),
+  );
   const { history, base, saved, stale } = state;
   const draft = history.now;
   const active = Math.min(state.active, draft.pieces.length - 1);
@@ -82,7 +101,11 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const edit = useCallback((make: (draft: Draft, active: number) => Edit, join = false) => {
     setIssues([]);
     setState((before) => {
-      const next = change(before.history, make(before.history.now, Math.min(before.active, before.history.now.pieces.length - 1)), join);
+      const next = change(
+        before.history,
+        make(before.history.now, Math.min(before.active, before.history.now.pieces.length - 1)),
+        join,
+      );
       return next === before.history ? before : { ...before, history: next };
     });
   }, []);
@@ -91,14 +114,23 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     () => ({
       type: (path: Path, text: string) => edit((now, at) => typeLength(now, at, path, text, unit), true),
       commit: (path: Path) => edit((now, at) => commitLength(now, at, path, unit), true),
-      put: (path: Path, value: unknown, join = false) => edit((now, at) => set(now, ['pieces', at, 'design', ...path], value), join),
-      apply: (way: Edit) => edit((_now, at) => way.map((one) => ({ ...one, path: ['pieces', at, 'design', ...one.path] }))),
+      put: (path: Path, value: unknown, join = false) =>
+        edit((now, at) => set(now, ['pieces', at, 'design', ...path], value), join),
+      apply: (way: Edit) =>
+        edit((_now, at) => way.map((one) => ({ ...one, path: ['pieces', at, 'design', ...one.path] }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
       addPiece: () => {
         edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
       },
-      removePiece: (index: number) => edit((now) => set(now, ['pieces'], now.pieces.filter((_, at) => at !== index))), // prettier-ignore
+      removePiece: (index: number) =>
+        edit((now) =>
+          set(
+            now,
+            ['pieces'],
+            now.pieces.filter((_, at) => at !== index),
+          ),
+        ),
       choose: (index: number) => setState((before) => ({ ...before, active: index })),
       undo: () => setState((before) => ({ ...before, history: undo(before.history) })),
       redo: () => setState((before) => ({ ...before, history: redo(before.history) })),
@@ -109,14 +141,25 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const shown = draft.pieces.map((one) => bench.of(one));
   const measured = draft.pieces.every((one) => unread(one, unit).length === 0);
   const complete = measured && shown.every((one) => one.worked && one.issues.length === 0);
-  const price: OrderPrice | undefined = complete ? priceOrder(shown.map((one) => one.worked!.price!), shop.prices) : undefined; // prettier-ignore
+  const price: OrderPrice | undefined = complete
+    ? priceOrder(
+        shown.map((one) => one.worked!.price!),
+        shop.prices,
+      )
+    : undefined;
 
   /** Saves the quote; answers its number and revision, or undefined when it was refused (and says why). */
   const save = useCallback(async (): Promise<{ number: number; revision: number } | undefined> => {
     if (!measured) return void setIssues([issue('measure-first')]);
     if (!draft.customer) return void setIssues([issue('customer-unknown')]);
     setBusy(true);
-    const payload = { orderId: draft.orderId, revision: base, customerId: draft.customer.id, promised: draft.promised, pieces: draft.pieces.map(({ id, design }) => ({ id, design })) };
+    const payload = {
+      orderId: draft.orderId,
+      revision: base,
+      customerId: draft.customer.id,
+      promised: draft.promised,
+      pieces: draft.pieces.map(({ id, design }) => ({ id, design })),
+    };
     const answer = await send<{ number: number; revision: number }>('save-quote', payload);
     setBusy(false);
     if (!answer.ok) {
@@ -160,11 +203,32 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
       if (before.base === newest.value.revision) return before;
       const theirs = draftOf(newest.value);
       const untouched = before.history.now === before.saved;
-      if (untouched || sameDraft(before.history.now, theirs, unit)) return { ...before, history: begin(theirs), base: newest.value.revision, saved: theirs, stale: false };
+      if (untouched || sameDraft(before.history.now, theirs, unit))
+        return { ...before, history: begin(theirs), base: newest.value.revision, saved: theirs, stale: false };
       return { ...before, stale: true };
     });
   }, [order, router, unit]);
 
-  return { draft, piece, active, shown, price, dirty, stale, base, issues, setIssues, busy, measured, complete, canUndo: history.past.length > 0, canRedo: history.future.length > 0, ...actions, save, settle, changedElsewhere };
+  return {
+    draft,
+    piece,
+    active,
+    shown,
+    price,
+    dirty,
+    stale,
+    base,
+    issues,
+    setIssues,
+    busy,
+    measured,
+    complete,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    ...actions,
+    save,
+    settle,
+    changedElsewhere,
+  };
 }
 export type Desk = ReturnType<typeof useDesk>;

@@ -13,7 +13,8 @@ import styles from './sign-in.module.css';
 export function SetUp() {
   const [form, setForm] = useState({ shop: '', owner: '', pin: '', homeUnit: 'in' as Unit });
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const put = (key: keyof typeof form) => (event: { target: { value: string } }) => setForm({ ...form, [key]: event.target.value });
+  const put = (key: keyof typeof form) => (event: { target: { value: string } }) =>
+    setForm({ ...form, [key]: event.target.value });
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await send('set-up-shop', form);
@@ -30,7 +31,13 @@ export function SetUp() {
         </div>
         <label className={styles.pin}>
           <span>What is it called?</span>
-          <Input value={form.shop} onChange={put('shop')} fullWidth autoFocus slotProps={{ input: { maxLength: 80 } }} />
+          <Input
+            value={form.shop}
+            onChange={put('shop')}
+            fullWidth
+            autoFocus
+            slotProps={{ input: { maxLength: 80 } }}
+          />
         </label>
         <label className={styles.pin}>
           <span>Who owns it?</span>
@@ -38,18 +45,34 @@ export function SetUp() {
         </label>
         <label className={styles.pin}>
           <span>The owner’s PIN, four to eight digits</span>
-          <Input type="password" value={form.pin} onChange={put('pin')} fullWidth slotProps={{ input: { inputMode: 'numeric', maxLength: 8, autoComplete: 'new-password' } }} />
+          <Input
+            type="password"
+            value={form.pin}
+            onChange={put('pin')}
+            fullWidth
+            slotProps={{ input: { inputMode: 'numeric', maxLength: 8, autoComplete: 'new-password' } }}
+          />
         </label>
         <fieldset className={styles.people}>
           <legend>Measures in</legend>
           {(['in', 'mm'] as const).map((unit) => (
-            <button key={unit} type="button" aria-pressed={form.homeUnit === unit} onClick={() => setForm({ ...form, homeUnit: unit })}>
+            <button
+              key={unit}
+              type="button"
+              aria-pressed={form.homeUnit === unit}
+              onClick={() => setForm({ ...form, homeUnit: unit })}
+            >
               {unit === 'in' ? 'inches' : 'millimetres'}
             </button>
           ))}
         </fieldset>
         <Trouble issues={issues} />
-        <Button type="submit" variant="contained" fullWidth disabled={!form.shop.trim() || !form.owner.trim() || !/^\d{4,8}$/.test(form.pin)}>
+        <Button
+          type="submit"
+          variant="contained"
+          fullWidth
+          disabled={!form.shop.trim() || !form.owner.trim() || !/^\d{4,8}$/.test(form.pin)}
+        >
           Set up
         </Button>
       </form>

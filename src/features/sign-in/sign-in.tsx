@@ -51,7 +51,15 @@ export function SignIn({ shop, people, demo }: Props) {
         </fieldset>
         <label className={styles.pin}>
           <span>PIN of {name}</span>
-          <Input inputRef={field} type="password" value={pin} fullWidth autoFocus onChange={(event) => setPin(event.target.value)} slotProps={{ input: { inputMode: 'numeric', autoComplete: 'off', maxLength: 8, 'aria-label': 'PIN' } }} />
+          <Input
+            inputRef={field}
+            type="password"
+            value={pin}
+            fullWidth
+            autoFocus
+            onChange={(event) => setPin(event.target.value)}
+            slotProps={{ input: { inputMode: 'numeric', autoComplete: 'off', maxLength: 8, 'aria-label': 'PIN' } }}
+          />
         </label>
         <Trouble issues={issues} />
         <Button type="submit" variant="contained" fullWidth disabled={pin.length < 4}>

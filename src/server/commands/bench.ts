@@ -4,8 +4,19 @@ import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom } from '@/
 import { blocks, jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import {
-  type JobRow, type StepRow, finishStep, insertEvent, jobsOfOrder, lockJob, reopenStep, setHanded, setHold, startStep, stepsOf, touchJob,
-} from '@/db/queries/jobs'; // prettier-ignore
+  type JobRow,
+  type StepRow,
+  finishStep,
+  insertEvent,
+  jobsOfOrder,
+  lockJob,
+  reopenStep,
+  setHanded,
+  setHold,
+  startStep,
+  stepsOf,
+  touchJob,
+} from '@/db/queries/jobs';
 import { paymentsOf, setOrderState } from '@/db/queries/orders';
 import type { Done, Handler } from '../door';
 import { freshOrder } from './orders';
@@ -19,7 +30,11 @@ async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{
 }
 
 const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<Done> =>
-  good({ result: { revision: job.revision + 1 }, audit: [{ what, entity: 'job', entityId: job.id, before, after }], touched: [`job:${job.ticket}`, `order:${job.order_id}`, 'board'] });
+  good({
+    result: { revision: job.revision + 1 },
+    audit: [{ what, entity: 'job', entityId: job.id, before, after }],
+    touched: [`job:${job.ticket}`, `order:${job.order_id}`, 'board'],
+  });
 
 /** The fit is not closed while the insisted point and the right way up are unticked. */
 const CLOSING: Partial<Record<StepKey, readonly string[]>> = { fit: ['insisted-kept', 'right-way-up'] };
@@ -46,7 +61,13 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
     else await finishStep(tx, jobId, step, now, by);
   }
   await touchJob(tx, jobId);
-  await insertEvent(tx, jobId, { at: now, by, what: { doing: 'started', done: 'done', todo: 'undone' }[to], step, detail: { ticks } });
+  await insertEvent(tx, jobId, {
+    at: now,
+    by,
+    what: { doing: 'started', done: 'done', todo: 'undone' }[to],
+    step,
+    detail: { ticks },
+  });
   return told(job, `step ${to}`, { step, state: before.state }, { step, state: to });
 };
 
@@ -71,7 +92,13 @@ export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, 
   for (const step of STEPS.filter((one) => again.has(one))) await reopenStep(tx, jobId, step, false);
   await touchJob(tx, jobId);
   for (const point of failed) {
-    await insertEvent(tx, jobId, { at: now, by, what: 'failed', step: CHECK_POINTS[point], detail: { point, reason: (points[point] as { failed: string }).failed } });
+    await insertEvent(tx, jobId, {
+      at: now,
+      by,
+      what: 'failed',
+      step: CHECK_POINTS[point],
+      detail: { point, reason: (points[point] as { failed: string }).failed },
+    });
   }
   return told(job, 'check failed', { step: 'final-check' }, { points, again: [...again] });
 };
@@ -100,8 +127,10 @@ export const release: Handler<'release'> = async (tx, { jobId, revision }, { now
 export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy }, { now, by }) => {
   const order = await freshOrder(tx, orderId, revision);
   if (!order.ok) return order;
-  if (order.value.state !== 'accepted' || !order.value.agreed) return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const balance = order.value.agreed.total - (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
+  if (order.value.state !== 'accepted' || !order.value.agreed)
+    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const balance =
+    order.value.agreed.total - (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
   if (balance !== 0) return bad(issue('balance-open', { balance }));
   const jobs = await jobsOfOrder(tx, orderId);
   for (const job of jobs) {
@@ -116,7 +145,15 @@ export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, si
   }
   await setOrderState(tx, orderId, 'handed-over');
   return good({
-    audit: [{ what: 'handed over', entity: 'order', entityId: orderId, before: { state: 'accepted' }, after: { state: 'handed-over', signedBy } }],
+    audit: [
+      {
+        what: 'handed over',
+        entity: 'order',
+        entityId: orderId,
+        before: { state: 'accepted' },
+        after: { state: 'handed-over', signedBy },
+      },
+    ],
     touched: [`order:${orderId}`, 'board', ...jobs.map((job) => `job:${job.ticket}`)],
   });
 };

@@ -22,7 +22,15 @@ export const importMouldings: Handler<'import-mouldings'> = async (tx, { text, e
   const changed = todo.filter((row) => row.does === 'change').map((row) => ({ code: row.code, changes: row.changes }));
   return good({
     result: { edition: next, added, changed: changed.length },
-    audit: [{ what: 'mouldings imported', entity: 'books', entityId: String(next), before: { edition: current }, after: { edition: next, file, added, changed } }],
+    audit: [
+      {
+        what: 'mouldings imported',
+        entity: 'books',
+        entityId: String(next),
+        before: { edition: current },
+        after: { edition: next, file, added, changed },
+      },
+    ],
     touched: ['books'],
   });
 };

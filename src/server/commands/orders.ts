@@ -7,8 +7,18 @@ import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
 import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
 import {
-  type OrderRow, agreeOrder, agreePiece, customerById, insertOrder, lockOrder, paymentsOf, piecesOf, putPieces, setOrderState, updateQuote,
-} from '@/db/queries/orders'; // prettier-ignore
+  type OrderRow,
+  agreeOrder,
+  agreePiece,
+  customerById,
+  insertOrder,
+  lockOrder,
+  paymentsOf,
+  piecesOf,
+  putPieces,
+  setOrderState,
+  updateQuote,
+} from '@/db/queries/orders';
 import { dayOf, daysAfter } from '../clock';
 import type { Context, Handler } from '../door';
 import type { Books } from '../house';
@@ -17,13 +27,18 @@ import type { Books } from '../house';
 export async function freshOrder(tx: Tx, id: string, revision: number): Promise<Outcome<OrderRow>> {
   const order = await lockOrder(tx, id);
   if (!order) return bad(issue('order-unknown'));
-  if (order.revision !== revision) return bad(issue('order-stale', { number: order.number, seen: revision, now: order.revision, state: order.state }));
+  if (order.revision !== revision)
+    return bad(issue('order-stale', { number: order.number, seen: revision, now: order.revision, state: order.state }));
   return good(order);
 }
 
 const shopOf = ({ settings, catalogue, prices }: Books) => ({ settings, books: catalogue, prices });
 
-async function workPieces(tx: Tx, { house }: Context, pieces: readonly { id: string; design: Design }[]): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
+async function workPieces(
+  tx: Tx,
+  { house }: Context,
+  pieces: readonly { id: string; design: Design }[],
+): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
   const books = await house.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const worked: WorkedOut[] = [];
@@ -35,7 +50,12 @@ async function workPieces(tx: Tx, { house }: Context, pieces: readonly { id: str
   return good({ books, worked });
 }
 
-async function writeQuote(tx: Tx, payload: Payload<'save-quote'>, { now, by }: Context, books: Books): Promise<Outcome<{ number: number; before?: OrderRow }>> {
+async function writeQuote(
+  tx: Tx,
+  payload: Payload<'save-quote'>,
+  { now, by }: Context,
+  books: Books,
+): Promise<Outcome<{ number: number; before?: OrderRow }>> {
   const row = {
     id: payload.orderId,
     customer_id: payload.customerId,
@@ -45,12 +65,14 @@ async function writeQuote(tx: Tx, payload: Payload<'save-quote'>, { now, by }: C
     quote_until: dayOf(daysAfter(now, books.prices.quoteDays)),
   };
   if (payload.revision === null) {
-    if (await lockOrder(tx, payload.orderId)) return bad(issue('order-stale', { number: 0, seen: 0, now: 1, state: 'quoted' }));
+    if (await lockOrder(tx, payload.orderId))
+      return bad(issue('order-stale', { number: 0, seen: 0, now: 1, state: 'quoted' }));
     return good({ number: await insertOrder(tx, { ...row, created_by: by }) });
   }
   const order = await freshOrder(tx, payload.orderId, payload.revision);
   if (!order.ok) return order;
-  if (order.value.state !== 'quoted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  if (order.value.state !== 'quoted')
+    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
   await updateQuote(tx, row);
   return good({ number: order.value.number, before: order.value });
 }
@@ -64,7 +86,13 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   if (!(await putPieces(tx, payload.orderId, payload.pieces))) return bad(issue('piece-elsewhere'));
   const { number, before } = written.value;
   const revision = before ? before.revision + 1 : 1;
-  const after = { number, revision, customerId: payload.customerId, promised: payload.promised, pieces: payload.pieces };
+  const after = {
+    number,
+    revision,
+    customerId: payload.customerId,
+    promised: payload.promised,
+    pieces: payload.pieces,
+  };
   return good({
     result: { number, revision },
     audit: [{ what: before ? 'quote changed' : 'quoted', entity: 'order', entityId: payload.orderId, before, after }],
@@ -87,17 +115,38 @@ const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons:
   worked.flatMap((piece, index) =>
     piece.cautions.flatMap((caution) => {
       const path = `pieces.${index}.${caution.path}`;
-      if (caution.level === 'refuse') return [issue('caution-refuses', { caution: caution.code, piece: index + 1 }, path)];
+      if (caution.level === 'refuse')
+        return [issue('caution-refuses', { caution: caution.code, piece: index + 1 }, path)];
       const key = `${ids[index]}:${caution.code}`;
-      return caution.level === 'warn' && !Object.hasOwn(reasons, key) ? [issue('caution-needs-reason', { caution: caution.code, piece: index + 1 }, path)] : [];
+      return caution.level === 'warn' && !Object.hasOwn(reasons, key)
+        ? [issue('caution-needs-reason', { caution: caution.code, piece: index + 1 }, path)]
+        : [];
     }),
   );
 
-async function makeJob(tx: Tx, order: OrderRow, position: number, pieceId: string, worked: WorkedOut, reasons: Record<string, string>, { now, by }: Context) {
-  const own = Object.fromEntries(Object.entries(reasons).flatMap(([key, reason]) => (key.startsWith(`${pieceId}:`) ? [[key.slice(pieceId.length + 1), reason]] : [])));
+async function makeJob(
+  tx: Tx,
+  order: OrderRow,
+  position: number,
+  pieceId: string,
+  worked: WorkedOut,
+  reasons: Record<string, string>,
+  { now, by }: Context,
+) {
+  const own = Object.fromEntries(
+    Object.entries(reasons).flatMap(([key, reason]) =>
+      key.startsWith(`${pieceId}:`) ? [[key.slice(pieceId.length + 1), reason]] : [],
+    ),
+  );
   await insertJob(tx, pieceId, `${order.number}-${position}`, order.id, own);
   for (const [index, step] of worked.route.entries()) {
-    await insertStep(tx, { job_id: pieceId, position: index + 1, step: step.step, station: step.station, minutes: step.minutes });
+    await insertStep(tx, {
+      job_id: pieceId,
+      position: index + 1,
+      step: step.step,
+      station: step.station,
+      minutes: step.minutes,
+    });
   }
   await insertEvent(tx, pieceId, { at: now, by, what: 'accepted', step: null, detail: own });
 }
@@ -105,16 +154,24 @@ async function makeJob(tx: Tx, order: OrderRow, position: number, pieceId: strin
 export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revision, total, reasons }, context) => {
   const order = await freshOrder(tx, orderId, revision);
   if (!order.ok) return order;
-  if (order.value.state !== 'quoted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  if (order.value.state !== 'quoted')
+    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
   const pieces = await piecesOf(tx, orderId);
   const found = await workPieces(tx, context, pieces);
   if (!found.ok) return found;
   const { books, worked } = found.value;
-  const stop = refusals(worked, pieces.map((piece) => piece.id), reasons); // prettier-ignore
+  const stop = refusals(
+    worked,
+    pieces.map((piece) => piece.id),
+    reasons,
+  );
   if (stop.length > 0) return bad(...stop);
   const unpriced = worked.flatMap((piece) => piece.price!.missing);
   if (unpriced.length > 0) return bad(issue('price-missing', { name: unpriced[0]! }));
-  const agreed = priceOrder(worked.map((piece) => piece.price!), books.prices); // prettier-ignore
+  const agreed = priceOrder(
+    worked.map((piece) => piece.price!),
+    books.prices,
+  );
   if (agreed.total !== total) return bad(issue('price-changed', { seen: total, now: agreed.total }));
 
   for (const [index, piece] of pieces.entries()) {
@@ -126,7 +183,15 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   await agreeOrder(tx, orderId, agreed, context.now);
   return good({
     result: { number: order.value.number, revision: revision + 1 },
-    audit: [{ what: 'accepted', entity: 'order', entityId: orderId, before: { state: 'quoted' }, after: { state: 'accepted', agreed, edition: books.prices.edition, reasons } }],
+    audit: [
+      {
+        what: 'accepted',
+        entity: 'order',
+        entityId: orderId,
+        before: { state: 'quoted' },
+        after: { state: 'accepted', agreed, edition: books.prices.edition, reasons },
+      },
+    ],
     touched: [`order:${orderId}`, 'board'],
   });
 };
@@ -134,12 +199,21 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
 export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revision, reason }) => {
   const order = await freshOrder(tx, orderId, revision);
   if (!order.ok) return order;
-  if (order.value.state !== 'quoted' && order.value.state !== 'accepted') return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  if (order.value.state !== 'quoted' && order.value.state !== 'accepted')
+    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
   const paid = (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
   if (paid !== 0) return bad(issue('cancel-with-money', { paid }));
   await setOrderState(tx, orderId, 'cancelled');
   return good({
-    audit: [{ what: 'cancelled', entity: 'order', entityId: orderId, before: { state: order.value.state }, after: { state: 'cancelled', reason } }],
+    audit: [
+      {
+        what: 'cancelled',
+        entity: 'order',
+        entityId: orderId,
+        before: { state: order.value.state },
+        after: { state: 'cancelled', reason },
+      },
+    ],
     touched: [`order:${orderId}`, 'board'],
   });
 };

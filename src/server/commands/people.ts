@@ -11,7 +11,12 @@ import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS } f
 
 /** Price rules a new shop starts with; the owner changes them in the books. */
 export const startingPrices = () => ({
-  groups: { moulding: { markup: '3.0' }, mat: { markup: '4.0' }, glazing: { markup: '3.5', minimumArea: '0.1' }, backing: { markup: '3.0' } },
+  groups: {
+    moulding: { markup: '3.0' },
+    mat: { markup: '4.0' },
+    glazing: { markup: '3.5', minimumArea: '0.1' },
+    backing: { markup: '3.0' },
+  },
   labourPerHour: '48.00',
   kit: money(600),
   sellingStep: { ft: '0.25', m: '0.1' },
@@ -25,7 +30,13 @@ export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now }) =>
   if (await getShop(tx)) return bad(issue('shop-exists'));
   const id = crypto.randomUUID();
   const homeUnit: Unit = payload.homeUnit;
-  await insertShop(tx, { name: payload.shop, home_unit: homeUnit, prices: startingPrices(), house: STARTING_HOUSE, demo: false });
+  await insertShop(tx, {
+    name: payload.shop,
+    home_unit: homeUnit,
+    prices: startingPrices(),
+    house: STARTING_HOUSE,
+    demo: false,
+  });
   await insertEdition(tx, 1, now, payload.owner, 'first books');
   for (const [index, mat] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', mat, index);
   for (const [index, glazing] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', glazing, index);
@@ -43,5 +54,8 @@ export const addStaff: Handler<'add-staff'> = async (tx, { id, name, pin, role }
 
 export const addCustomer: Handler<'add-customer'> = async (tx, payload, { now }) => {
   await insertCustomer(tx, payload, now);
-  return good({ audit: [{ what: 'added', entity: 'customer', entityId: payload.id, after: payload }], touched: ['customers'] });
+  return good({
+    audit: [{ what: 'added', entity: 'customer', entityId: payload.id, after: payload }],
+    touched: ['customers'],
+  });
 };

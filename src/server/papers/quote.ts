@@ -19,7 +19,14 @@ function head(sheet: Sheet, order: OrderView, shop: string): void {
   sheet.text(String(order.number), right, 33, { size: 24, weight: 'heavy', align: 'right' });
   sheet.text(order.customer.name, LEFT, 34, { size: 12 });
   sheet.text(order.customer.phone, LEFT, 39.5, { size: 11, colour: SOFT });
-  sheet.text(order.state === 'quoted' ? `These prices hold until ${dayName(order.quoteUntil)}` : `Promised for ${dayName(order.promised)}`, right, 39.5, { size: 11, colour: SOFT, align: 'right' });
+  sheet.text(
+    order.state === 'quoted'
+      ? `These prices hold until ${dayName(order.quoteUntil)}`
+      : `Promised for ${dayName(order.promised)}`,
+    right,
+    39.5,
+    { size: 11, colour: SOFT, align: 'right' },
+  );
   sheet.rule(44, { from: LEFT, to: right, colour: '#20272b', width: 1 });
 }
 
@@ -31,8 +38,18 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
   sheet.scene(frontScene(worked), LEFT - 3, top, 54, 60, 8);
   const x = LEFT + 58;
   sheet.text(resolved.design.piece.title || `Piece ${index + 1}`, x, top + 5, { size: 13.5, weight: 'bold' });
-  sheet.text(`${resolved.moulding.name}; ${sheet.length(sizes.outside.w, { bare: true, fine: false })} × ${sheet.length(sizes.outside.h, { fine: false })} outside`, x, top + 10.5, { size: 10 });
-  sheet.text(`${resolved.mats.map((mat) => mat.name).join(' over ')}; ${resolved.glazing.name.toLowerCase()}`, x, top + 15, { size: 10, colour: SOFT });
+  sheet.text(
+    `${resolved.moulding.name}; ${sheet.length(sizes.outside.w, { bare: true, fine: false })} × ${sheet.length(sizes.outside.h, { fine: false })} outside`,
+    x,
+    top + 10.5,
+    { size: 10 },
+  );
+  sheet.text(
+    `${resolved.mats.map((mat) => mat.name).join(' over ')}; ${resolved.glazing.name.toLowerCase()}`,
+    x,
+    top + 15,
+    { size: 10, colour: SOFT },
+  );
   let y = top + 22;
   const row = (name: string, amount: string, weight: 'text' | 'bold' = 'text') => {
     sheet.text(name, x, y, { size: 10.5, weight });
@@ -44,7 +61,8 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
   sheet.rule(y - 3.4, { from: x, to: right });
   y += 1;
   row('This piece', price ? formatMoney(price.price) : '', 'bold');
-  if (resolved.design.insists) sheet.paragraph(`You asked: ${resolved.design.insists}`, x, y + 1, right - x, { size: 10 });
+  if (resolved.design.insists)
+    sheet.paragraph(`You asked: ${resolved.design.insists}`, x, y + 1, right - x, { size: 10 });
 }
 
 function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number): void {
@@ -58,7 +76,8 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number):
   };
   sheet.rule(top - 3, { from: x, to: right, colour: '#20272b', width: 1 });
   if (order.pieces.length > 1) row('All pieces', formatMoney(price.pieces));
-  for (const tax of price.tax) row(`Tax ${tax.percent} %${price.taxMode === 'inclusive' ? ', contained' : ''}`, formatMoney(tax.amount));
+  for (const tax of price.tax)
+    row(`Tax ${tax.percent} %${price.taxMode === 'inclusive' ? ', contained' : ''}`, formatMoney(tax.amount));
   y += 2;
   row('Total', formatMoney(price.total), true);
   if (order.state === 'quoted') row('Deposit when you say yes', formatMoney(price.deposit));
@@ -82,7 +101,12 @@ function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
 export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): Promise<Uint8Array | undefined> {
   const results = resultsOf(order, shop);
   if (results.length !== order.pieces.length) return undefined;
-  const price = order.agreed ?? priceOrder(results.map((one) => one.price!), shop.prices); // prettier-ignore
+  const price =
+    order.agreed ??
+    priceOrder(
+      results.map((one) => one.price!),
+      shop.prices,
+    );
   const sheet = await Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
   head(sheet, order, shop.name);
   let y = 50;
@@ -99,6 +123,11 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
     y = 26;
   }
   totals(sheet, order, price, y + 4);
-  sheet.text('Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.', LEFT, sheet.height - 12, { size: 9, colour: SOFT });
+  sheet.text(
+    'Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.',
+    LEFT,
+    sheet.height - 12,
+    { size: 9, colour: SOFT },
+  );
   return sheet.done();
 }

@@ -36,14 +36,27 @@ type Fonts = Record<Weight, { readonly plain: PDFFont; readonly fraction: PDFFon
 
 let fontBytes: Record<Weight, Buffer> | undefined;
 const readFonts = (): Record<Weight, Buffer> => {
-  const folder = path.join(/*turbopackIgnore: true*/ process.cwd(), 'node_modules', '@fontsource', 'alegreya-sans', 'files');
+  const folder = path.join(
+    /*turbopackIgnore: true*/ process.cwd(),
+    'node_modules',
+    '@fontsource',
+    'alegreya-sans',
+    'files',
+  );
   const of = (weight: Weight) => fs.readFileSync(path.join(folder, `alegreya-sans-latin-${FILES[weight]}-normal.woff`));
   fontBytes ??= { text: of('text'), bold: of('bold'), heavy: of('heavy') };
   return fontBytes;
 };
 
 /** Letters that the shipped face lacks become their nearest plain form, so that a name never breaks a paper. */
-const printable = (text: string) => text.replace(/→/g, '-').replace(/[^\u0020-\u00ff\u2013\u2014\u2018-\u201d\u2026\u2212\u20ac\u2190-\u2193\u0131\u0152\u0153\u02c6\u02da\u02dc]/g, (sign) => sign.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?').replace(/−/g, '–');
+const printable = (text: string) =>
+  text
+    .replace(/→/g, '-')
+    .replace(
+      /[^\u0020-\u00ff\u2013\u2014\u2018-\u201d\u2026\u2212\u20ac\u2190-\u2193\u0131\u0152\u0153\u02c6\u02da\u02dc]/g,
+      (sign) => sign.normalize('NFD').replace(/[^\u0020-\u007e]/g, '') || '?',
+    )
+    .replace(/−/g, '–');
 
 export class Sheet {
   private page: PDFPage;
@@ -66,7 +79,12 @@ export class Sheet {
       plain: await file.embedFont(bytes[weight], { subset: true, features: { lnum: true, tnum: true } }),
       fraction: await file.embedFont(bytes[weight], { subset: true, features: { lnum: true } }),
     });
-    return new Sheet(file, { text: await load('text'), bold: await load('bold'), heavy: await load('heavy') }, PAPERS[paper], unit);
+    return new Sheet(
+      file,
+      { text: await load('text'), bold: await load('bold'), heavy: await load('heavy') },
+      PAPERS[paper],
+      unit,
+    );
   }
 
   get width(): number {
@@ -89,22 +107,39 @@ export class Sheet {
     const { plain, fraction } = this.fonts[weight];
     return printable(text)
       .split(/((?<!\d)\d{1,3}\/\d{1,3}(?!\d))/)
-      .map((part, index) => (index % 2 === 1 ? { text: part.replace('/', FRACTION_SLASH), font: fraction } : { text: part, font: plain }))
-      .map((run, index, all) => (index < all.length - 1 && run.font === plain ? { ...run, text: run.text.replace(/(?<=\d) $/, '') } : run))
+      .map((part, index) =>
+        index % 2 === 1 ? { text: part.replace('/', FRACTION_SLASH), font: fraction } : { text: part, font: plain },
+      )
+      .map((run, index, all) =>
+        index < all.length - 1 && run.font === plain ? { ...run, text: run.text.replace(/(?<=\d) $/, '') } : run,
+      )
       .filter((run) => run.text !== '');
   }
 
   /** Width of a text in millimetres. */
   measure(text: string, size: number, weight: Weight = 'text'): number {
-    return this.runs(text, weight).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0) / POINTS_PER_MM;
+    return (
+      this.runs(text, weight).reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0) / POINTS_PER_MM
+    );
   }
 
   /** Writes one line with its baseline at `y`. Size in points. Answers its width in millimetres. */
-  text(text: string, x: number, y: number, { size = 10.5, weight = 'text', colour = INK, align = 'left' }: TextStyle = {}): number {
+  text(
+    text: string,
+    x: number,
+    y: number,
+    { size = 10.5, weight = 'text', colour = INK, align = 'left' }: TextStyle = {},
+  ): number {
     const width = this.measure(text, size, weight);
     let at = align === 'left' ? x : align === 'right' ? x - width : x - width / 2;
     for (const run of this.runs(text, weight)) {
-      this.page.drawText(run.text, { x: this.x(at), y: this.y(y), size, font: run.font, color: colourOf(colour).color });
+      this.page.drawText(run.text, {
+        x: this.x(at),
+        y: this.y(y),
+        size,
+        font: run.font,
+        color: colourOf(colour).color,
+      });
       at += run.font.widthOfTextAtSize(run.text, size) / POINTS_PER_MM;
     }
     return width;
@@ -131,21 +166,41 @@ export class Sheet {
   /** A length as text; to a sixteenth or a millimetre unless `fine`, then with a mark where even that is not exact. */
   length(value: Length, { unit = this.unit, bare = false, fine = true } = {}): string {
     const shown = showLength(value, unit, fine ? FINEST[unit] : undefined);
-    const figure = [shown.whole, shown.fraction && `${shown.fraction.top}/${shown.fraction.bottom}`].filter(Boolean).join(' ');
+    const figure = [shown.whole, shown.fraction && `${shown.fraction.top}/${shown.fraction.bottom}`]
+      .filter(Boolean)
+      .join(' ');
     const mark = !fine || shown.exactIs === 'exact' ? '' : shown.exactIs === 'more' ? '+' : '–';
     return `${shown.negative ? '–' : ''}${figure}${mark}${bare ? '' : ` ${unit}`}`;
   }
 
   rule(y: number, { from = 16, to = this.paper[0] - 16, colour = HAIR, width = 0.5 } = {}): void {
-    this.page.drawLine({ start: { x: this.x(from), y: this.y(y) }, end: { x: this.x(to), y: this.y(y) }, thickness: width, color: colourOf(colour).color });
+    this.page.drawLine({
+      start: { x: this.x(from), y: this.y(y) },
+      end: { x: this.x(to), y: this.y(y) },
+      thickness: width,
+      color: colourOf(colour).color,
+    });
   }
 
   line(from: Point, to: Point, colour = INK, width = 0.6): void {
-    this.page.drawLine({ start: { x: this.x(from[0]), y: this.y(from[1]) }, end: { x: this.x(to[0]), y: this.y(to[1]) }, thickness: width, color: colourOf(colour).color });
+    this.page.drawLine({
+      start: { x: this.x(from[0]), y: this.y(from[1]) },
+      end: { x: this.x(to[0]), y: this.y(to[1]) },
+      thickness: width,
+      color: colourOf(colour).color,
+    });
   }
 
   box(x: number, y: number, w: number, h: number, fill?: string): void {
-    this.page.drawRectangle({ x: this.x(x), y: this.y(y + h), width: this.x(w), height: this.x(h), borderWidth: 0.8, borderColor: colourOf(INK).color, ...(fill ? { color: colourOf(fill).color } : {}) });
+    this.page.drawRectangle({
+      x: this.x(x),
+      y: this.y(y + h),
+      width: this.x(w),
+      height: this.x(h),
+      borderWidth: 0.8,
+      borderColor: colourOf(INK).color,
+      ...(fill ? { color: colourOf(fill).color } : {}),
+    });
   }
 
   /** Draws a scene as large as fits the box; answers its scale. */
@@ -157,16 +212,31 @@ export class Sheet {
       else if (shape.kind === 'line') this.polyline(shape.points.map(at), shape.line, (shape.width ?? 0.5) * 1.1);
       else if (shape.kind === 'dot') {
         const [cx, cy] = at(shape.at);
-        this.page.drawCircle({ x: this.x(cx), y: this.y(cy), size: Math.max(1.2, this.x(shape.radius * scale)), color: colourOf(shape.fill).color });
+        this.page.drawCircle({
+          x: this.x(cx),
+          y: this.y(cy),
+          size: Math.max(1.2, this.x(shape.radius * scale)),
+          color: colourOf(shape.fill).color,
+        });
       } else {
         const [tx, ty] = at(shape.at);
         const text = shape.kind === 'text' ? shape.text : this.length(shape.value, { bare: true, fine: false });
         const align = shape.anchor === 'start' ? 'left' : shape.anchor === 'end' ? 'right' : 'middle';
         if (shape.kind === 'length') {
           const half = this.measure(text, letters, 'bold') / 2 + 1;
-          this.page.drawRectangle({ x: this.x(tx - half), y: this.y(ty + 2.2), width: this.x(half * 2), height: this.x(4.4), color: rgb(1, 1, 1) });
+          this.page.drawRectangle({
+            x: this.x(tx - half),
+            y: this.y(ty + 2.2),
+            width: this.x(half * 2),
+            height: this.x(4.4),
+            color: rgb(1, 1, 1),
+          });
         }
-        this.text(text, tx, ty + letters / 8.2, { size: letters, weight: shape.kind === 'length' ? 'bold' : 'text', align });
+        this.text(text, tx, ty + letters / 8.2, {
+          size: letters,
+          weight: shape.kind === 'length' ? 'bold' : 'text',
+          align,
+        });
       }
     }
     return scale;
@@ -176,8 +246,13 @@ export class Sheet {
     const first = points[0];
     if (!first) return;
     const path = `${points.map(([px, py], index) => `${index === 0 ? 'M' : 'L'}${this.x(px).toFixed(3)} ${this.x(py).toFixed(3)}`).join(' ')} Z`;
-    const painted = fill === 'none' || fill.endsWith('00') && fill.length === 9 ? {} : { color: colourOf(fill).color, opacity: colourOf(fill).opacity };
-    const edge = line ? { borderColor: colourOf(line).color, borderWidth: 0.45, ...(dashed ? { borderDashArray: [2, 1.5] } : {}) } : {};
+    const painted =
+      fill === 'none' || (fill.endsWith('00') && fill.length === 9)
+        ? {}
+        : { color: colourOf(fill).color, opacity: colourOf(fill).opacity };
+    const edge = line
+      ? { borderColor: colourOf(line).color, borderWidth: 0.45, ...(dashed ? { borderDashArray: [2, 1.5] } : {}) }
+      : {};
     this.page.drawSvgPath(path, { x: 0, y: this.paper[1] * POINTS_PER_MM, ...painted, ...edge });
   }
 

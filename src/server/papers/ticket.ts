@@ -14,7 +14,12 @@ async function head(sheet: Sheet, job: JobView, shop: string): Promise<void> {
   const right = sheet.width - LEFT;
   const { piece } = job.worked.resolved.design;
   sheet.text(job.ticket, LEFT, 23, { size: 34, weight: 'heavy' });
-  sheet.text(`${piece.title || 'Untitled'}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}`, LEFT, 31, { size: 14, weight: 'bold' });
+  sheet.text(
+    `${piece.title || 'Untitled'}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}`,
+    LEFT,
+    31,
+    { size: 14, weight: 'bold' },
+  );
   sheet.text(`${job.customer}. Promised for ${dayName(job.promised)}`, LEFT, 37, { size: 11.5 });
   sheet.text(shop, right, 37, { size: 9.5, colour: SOFT, align: 'right' });
   const code = await bwipjs.toBuffer({ bcid: 'code128', text: job.ticket, scale: 4, height: 14, includetext: false });
@@ -60,8 +65,20 @@ function cutSizes(sheet: Sheet, { worked }: JobView, x: number, top: number): nu
   y += 14;
   for (const [index, layer] of sizes.layers.entries()) {
     const { window, border } = layer.cut;
-    figure(sheet, `window ${index + 1}, ${resolved.mats[index]!.name}`, `${len(window.w)} × ${len(window.h)}`, x, y, 15);
-    sheet.text(`guide: left ${len(border.left)}  right ${len(border.right)}  top ${len(border.top)}  bottom ${len(border.bottom)}`, x, y + 11, { size: 10 });
+    figure(
+      sheet,
+      `window ${index + 1}, ${resolved.mats[index]!.name}`,
+      `${len(window.w)} × ${len(window.h)}`,
+      x,
+      y,
+      15,
+    );
+    sheet.text(
+      `guide: left ${len(border.left)}  right ${len(border.right)}  top ${len(border.top)}  bottom ${len(border.bottom)}`,
+      x,
+      y + 11,
+      { size: 10 },
+    );
     y += 16.5;
   }
   if (resolved.glazing.type !== 'none') sheet.text(resolved.glazing.name, x, y, { size: 10.5 });
@@ -78,9 +95,16 @@ function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, widt
     sheet.rule(y + 1.6, { from: x, to: x + width, width: 0.3 });
     y += 5.4;
   };
-  row('Room behind the package', `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? `, fill up to ${toMm(stack.fillerUpTo).toFixed(1)}` : ''}`);
+  row(
+    'Room behind the package',
+    `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? `, fill up to ${toMm(stack.fillerUpTo).toFixed(1)}` : ''}`,
+  );
   row('Weight', `${weight.kg.toFixed(1)} kg`);
-  for (const item of hardware) row(`${HARDWARE_NAMES[item.item]}${item.rating ? `, rated ${item.rating} kg` : ''}`, item.length ? sheet.length(item.length, { fine: false }) : String(item.count));
+  for (const item of hardware)
+    row(
+      `${HARDWARE_NAMES[item.item]}${item.rating ? `, rated ${item.rating} kg` : ''}`,
+      item.length ? sheet.length(item.length, { fine: false }) : String(item.count),
+    );
   if (hanging && !hanging.noWire) {
     row('Rings below the top', sheet.length(hanging.ringDrop, { fine: false }));
     row('Hook below the top', sheet.length(hanging.wireDrop, { fine: false }));
@@ -97,7 +121,11 @@ function steps(sheet: Sheet, job: JobView, top: number): void {
     const y = top + (index % half) * 6.2;
     sheet.box(x, y - 3.3, 3.6, 3.6);
     sheet.text(stepName(step.step), x + 6, y, { size: 10.5 });
-    sheet.text(`${stationName(step.station)}${step.minutes ? `, ${step.minutes} min` : ''}`, x + width, y, { size: 9, colour: SOFT, align: 'right' });
+    sheet.text(`${stationName(step.station)}${step.minutes ? `, ${step.minutes} min` : ''}`, x + width, y, {
+      size: 9,
+      colour: SOFT,
+      align: 'right',
+    });
   });
 }
 
@@ -113,10 +141,20 @@ export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promi
   const y = Math.max(afterCuts, drawn + 36);
   const afterFit = fitting(sheet, job, x, afterCuts + 1, sheet.width - LEFT - x);
   const reasons = Object.entries(job.reasons);
-  reasons.slice(0, 3).forEach(([code, reason], index) => sheet.text(`Accepted: ${code.replace(/-/g, ' ')} (${reason.slice(0, 34)})`, LEFT, y + index * 4.6, { size: 9, colour: SOFT }));
+  reasons.slice(0, 3).forEach(([code, reason], index) =>
+    sheet.text(`Accepted: ${code.replace(/-/g, ' ')} (${reason.slice(0, 34)})`, LEFT, y + index * 4.6, {
+      size: 9,
+      colour: SOFT,
+    }),
+  );
   const low = Math.max(y + reasons.length * 4.6, afterFit) + 5;
   sheet.rule(low, { from: LEFT, to: sheet.width - LEFT });
   steps(sheet, job, low + 7);
-  sheet.text(`Look at: ${pointName('no-defect').toLowerCase()}, ${pointName('mitres-paired').toLowerCase()}. Gloves and eye protection for glass; guard down at the saw.`, LEFT, sheet.height - 9, { size: 9, colour: SOFT });
+  sheet.text(
+    `Look at: ${pointName('no-defect').toLowerCase()}, ${pointName('mitres-paired').toLowerCase()}. Gloves and eye protection for glass; guard down at the saw.`,
+    LEFT,
+    sheet.height - 9,
+    { size: 9, colour: SOFT },
+  );
   return sheet.done();
 }

@@ -27,7 +27,14 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
     sheet.paragraph(`with its middle at ${len(eye)}, eye level for most people`, LEFT, 71.5, room, { size: 10 });
   } else {
     sheet.text(hanging ? 'Two hooks, no wire' : 'No hangers were fitted', LEFT, 40, { size: 18, weight: 'heavy' });
-    if (hanging) sheet.paragraph(`${len(hanging.span)} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`, LEFT, 47, room, { size: 10.5 });
+    if (hanging)
+      sheet.paragraph(
+        `${len(hanging.span)} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`,
+        LEFT,
+        47,
+        room,
+        { size: 10.5 },
+      );
   }
   sheet.rule(83, { from: LEFT, to: wide });
   sheet.paragraph(

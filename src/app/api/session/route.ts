@@ -11,10 +11,16 @@ export async function POST(request: Request): Promise<Response> {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
-  if (!checked.success) return problem([{ code: 'input-wrong', figures: { reason: 'a name and a PIN are needed' }, path: 'pin' }]);
+  if (!checked.success)
+    return problem([{ code: 'input-wrong', figures: { reason: 'a name and a PIN are needed' }, path: 'pin' }]);
   const result = await signIn(of, checked.data.name, checked.data.pin);
   if (!result.ok) return problem(result.issues);
-  (await cookies()).set(COOKIE, result.value.cookie, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: result.value.seconds });
+  (await cookies()).set(COOKIE, result.value.cookie, {
+    httpOnly: true,
+    sameSite: 'strict',
+    path: '/',
+    maxAge: result.value.seconds,
+  });
   return Response.json({ name: result.value.person.name, role: result.value.person.role });
 }
 

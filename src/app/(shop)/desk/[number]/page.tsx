@@ -8,7 +8,10 @@ export const metadata = { title: 'Desk' };
 export default async function Page({ params }: { params: Promise<{ number: string }> }) {
   const { number } = await params;
   const of = await house();
-  const [shop, order] = await Promise.all([shopView(of), /^\d{1,9}$/.test(number) ? orderView(of, Number(number)) : undefined]);
+  const [shop, order] = await Promise.all([
+    shopView(of),
+    /^\d{1,9}$/.test(number) ? orderView(of, Number(number)) : undefined,
+  ]);
   if (!shop) redirect('/set-up');
   if (!order) notFound();
   if (order.state === 'quoted') return <DeskHere key={order.id} order={order} shop={shop} />;

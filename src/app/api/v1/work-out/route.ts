@@ -13,6 +13,11 @@ export async function POST(request: NextRequest): Promise<Response> {
   if ('refusal' in body) return body.refusal;
   const asked = request.nextUrl.searchParams.get('unit');
   const unit = asked === 'in' || asked === 'mm' ? asked : undefined;
-  const result = openWorkOut(body.value, await of.books(), unit, request.nextUrl.searchParams.get('working') === 'true');
+  const result = openWorkOut(
+    body.value,
+    await of.books(),
+    unit,
+    request.nextUrl.searchParams.get('working') === 'true',
+  );
   return result.ok ? Response.json(result.value) : problem(result.issues, unit);
 }

@@ -6,9 +6,18 @@ import { wallCard } from '@/server/papers/wall-card';
 import { jobView, orderView, shopView } from '@/server/views';
 
 const pdf = (bytes: Uint8Array, name: string) =>
-  new Response(Buffer.from(bytes), { headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}.pdf"`, 'cache-control': 'no-store' } });
+  new Response(Buffer.from(bytes), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="${name}.pdf"`,
+      'cache-control': 'no-store',
+    },
+  });
 
-export async function GET(_request: Request, { params }: { params: Promise<{ paper: string; number: string }> }): Promise<Response> {
+export async function GET(
+  _request: Request,
+  { params }: { params: Promise<{ paper: string; number: string }> },
+): Promise<Response> {
   const who = await signedIn();
   if ('refusal' in who) return who.refusal;
   const { paper, number } = await params;
@@ -19,7 +28,9 @@ export async function GET(_request: Request, { params }: { params: Promise<{ pap
   if (paper === 'quote' && /^\d{1,9}$/.test(number)) {
     const order = await orderView(who.house, Number(number));
     const made = order && (await quotePaper(order, shop, unit));
-    return made ? pdf(made, `quote-${number}`) : problem([{ code: order ? 'quote-impossible' : 'order-unknown', figures: {} }]);
+    return made
+      ? pdf(made, `quote-${number}`)
+      : problem([{ code: order ? 'quote-impossible' : 'order-unknown', figures: {} }]);
   }
   const job = paper === 'ticket' || paper === 'wall-card' ? await jobView(who.house, number) : undefined;
   if (!job) return problem([{ code: 'ticket-unknown', figures: { ticket: number.slice(0, 20) } }]);

@@ -7,6 +7,9 @@ export async function GET(_request: Request, { params }: { params: Promise<{ lis
   if ((await params).list !== 'mouldings.csv') return new Response('There is no such list.', { status: 404 });
   const books = await who.house.books();
   return new Response(writeMouldingList(books?.lists.mouldings ?? []), {
-    headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': 'attachment; filename="mouldings.csv"' },
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': 'attachment; filename="mouldings.csv"',
+    },
   });
 }

@@ -1,0 +1,58 @@
+/** npm test: installs what is missing and runs everything. Ends with one line of totals. */
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import { build, install, run, tool } from './lib.mjs';
+
+function chromium() {
+  if (fs.existsSync('/usr/bin/chromium')) return;
+  if (process.platform !== 'linux' || process.getuid?.() !== 0) {
+    process.stderr.write(
+      'The browser tests need Chromium at /usr/bin/chromium (on Debian: apt-get install chromium).\n',
+    );
+    process.exit(1);
+  }
+  run('apt-get', ['update', '-qq']);
+  run('apt-get', ['install', '-y', '-qq', 'chromium']);
+}
+
+/** Runs a test runner to its end and keeps its verdict, so that the totals are told in any case. */
+function counted(name, args, report) {
+  fs.rmSync(report, { force: true });
+  const done = spawnSync(`node_modules/.bin/${name}`, args, {
+    stdio: 'inherit',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  const told = fs.existsSync(report) ? JSON.parse(fs.readFileSync(report, 'utf8')) : undefined;
+  return { ok: done.status === 0, told };
+}
+
+const step = (name) => process.stdout.write(`\n── ${name}\n`);
+
+install();
+chromium();
+step('format');
+tool('prettier', ['--check', '--log-level', 'warn', '.']);
+step('build');
+build();
+step('lint');
+tool('eslint', ['--max-warnings', '0', '.']);
+step('types');
+tool('tsc', ['--noEmit']);
+step('unit');
+const unit = counted(
+  'vitest',
+  ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  'test-results/unit.json',
+);
+step('browser');
+const browser = counted('playwright', ['test'], 'test-results/browser.json');
+step('kill -9');
+const crash = spawnSync(process.execPath, ['tests/crash/kill-loop.mjs'], { stdio: 'inherit' });
+
+const passed = (unit.told?.numPassedTests ?? 0) + (browser.told?.stats.expected ?? 0) + (crash.status === 0 ? 1 : 0);
+const failed =
+  (unit.told?.numFailedTests ?? 1) +
+  (browser.told ? browser.told.stats.unexpected + browser.told.stats.flaky : 1) +
+  (crash.status === 0 ? 0 : 1);
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(unit.ok && browser.ok && crash.status === 0 ? 0 : 1);
