@@ -79,6 +79,8 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
     cautions: cautionsOf(facts, shop.books, find),
     route,
     ...(shop.prices ? { price: pricePiece(resolved, sizes, shop.minutes ?? minutesOf(route), shop.prices) } : {}),
-    workings: book.workings,
+    get workings() {
+      return book.workings;
+    },
   });
 }

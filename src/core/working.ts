@@ -27,29 +27,45 @@ export const ofMoney = (value: Money): Quantity => ({ kind: 'money', value });
 export const ofNumber = (value: string | number, of?: string): Quantity =>
   of === undefined ? { kind: 'number', value: String(value) } : { kind: 'number', value: String(value), of };
 
-const lengths = (inputs: Record<string, Length | Quantity>): Record<string, Quantity> =>
-  Object.fromEntries(
-    Object.entries(inputs).map(([name, one]) => [name, typeof one === 'number' ? ofLength(one) : one]),
-  );
+type Inputs = Readonly<Record<string, Length | Quantity>>;
+interface Note {
+  readonly path: string;
+  readonly label: string;
+  readonly formula: string;
+  readonly inputs: Inputs;
+  readonly value: Length;
+}
 
-/** Collects workings while sizes are computed: `note` returns the value it was given, so a formula stays one line. */
+const quantities = (inputs: Inputs): Record<string, Quantity> => {
+  const all: Record<string, Quantity> = {};
+  for (const name in inputs) {
+    const one = inputs[name]!;
+    all[name] = typeof one === 'number' ? ofLength(one) : one;
+  }
+  return all;
+};
+
+/**
+ * Collects workings while sizes are computed: `note` returns the value it was given, so a formula stays one line.
+ * Notes are only jotted down; they are written out when somebody asks why.
+ */
 export class Notebook {
-  readonly workings: Workings = {};
+  private readonly notes: Note[] = [];
+  private written: Workings | undefined;
 
-  note(path: string, label: string, formula: string, inputs: Record<string, Length | Quantity>, value: Length): Length {
-    this.workings[path] = { label, formula, inputs: lengths(inputs), value: ofLength(value) };
+  note(path: string, label: string, formula: string, inputs: Inputs, value: Length): Length {
+    this.notes.push({ path, label, formula, inputs, value });
     return value;
   }
 
-  noteMoney(
-    path: string,
-    label: string,
-    formula: string,
-    inputs: Record<string, Length | Quantity>,
-    value: Money,
-  ): Money {
-    this.workings[path] = { label, formula, inputs: lengths(inputs), value: ofMoney(value) };
-    return value;
+  get workings(): Workings {
+    this.written ??= Object.fromEntries(
+      this.notes.map(({ path, label, formula, inputs, value }) => [
+        path,
+        { label, formula, inputs: quantities(inputs), value: ofLength(value) },
+      ]),
+    );
+    return this.written;
   }
 }
 

@@ -419,14 +419,18 @@ export type FactFinder = (resolved: Resolved) => Facts | undefined;
 export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Caution[] {
   const refused = (of: Facts) =>
     RULES.filter((rule) => rule.level === 'refuse' && rule.fires(of)).map((rule) => rule.code);
+  let before: string[] | undefined;
   return RULES.flatMap((rule) => {
     const figures = rule.fires(facts);
     if (!figures) return [];
-    const before = refused(facts);
     const helps = (one: WayOut) => {
       const edited = resolve(apply(facts.resolved.design, one.edit), books);
       const after = edited.ok ? find(edited.value) : undefined;
-      return after !== undefined && !rule.fires(after) && refused(after).every((code) => before.includes(code));
+      return (
+        after !== undefined &&
+        !rule.fires(after) &&
+        refused(after).every((code) => (before ??= refused(facts)).includes(code))
+      );
     };
     const { code, level, path } = rule;
     return [{ code, level, path, figures, waysOut: (rule.waysOut?.(facts, books) ?? []).filter(helps) }];

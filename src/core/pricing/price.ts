@@ -48,39 +48,70 @@ const AREA_NAME = { sqft: 'sq ft', sqm: 'm²' } as const;
 
 const upToStep = (value: Rational, step: Rational): Rational => mul(rational(ceil(div(value, step))), step);
 
+/** A quantity that is charged, with its figure to five places: enough to check the line with a calculator. */
+interface Charged {
+  readonly quantity: Rational;
+  readonly figure: string;
+  readonly of: string;
+}
+
+/** A figure cut to two places for showing beside its line; the working has it in full. */
+const shortened = (figure: string) => (figure.includes('.') ? String(Math.round(Number(figure) * 100) / 100) : figure);
+
 /** Quantity × cost × markup, one rounding, at least the group's minimum. */
 function charge(
   label: string,
-  quantity: Rational,
-  of: string,
+  { quantity, figure, of }: Charged,
   cost: string,
   rule: GroupRule,
-): { amount: Money; working: Working } {
+): { amount: Money; shown: string; working: Working } {
   const exact = moneyFrom(mul(quantity, mul(mustDecimal(cost), mustDecimal(rule.markup))));
   const least = rule.minimum !== undefined && exact < rule.minimum;
   const inputs: Record<string, Quantity> = {
-    quantity: ofNumber(fractionOrDecimal(quantity), of),
+    quantity: ofNumber(figure, of),
     cost: ofNumber(cost),
     markup: ofNumber(rule.markup),
   };
   const amount = least ? rule.minimum! : exact;
   return {
     amount,
+    shown: `${shortened(figure)} ${of}`,
     working: least
       ? { label, formula: 'minimum charge', inputs: { 'minimum charge': ofMoney(amount) }, value: ofMoney(amount) }
       : { label, formula: 'quantity × cost × markup', inputs, value: ofMoney(amount) },
   };
 }
 
-/** A quantity to five places; what is shown is enough to check the line with a calculator. */
-const fractionOrDecimal = (value: Rational) => toDecimal(value, 5);
-
 function mouldingLine({ moulding }: Resolved, charged: Length, book: PriceBook): PriceLine | undefined {
   if (!moulding.cost) return undefined;
   const { amount: cost, per } = moulding.cost;
   const sold = upToStep(div(rational(charged), per === 'ft' ? FOOT : METRE), mustDecimal(book.sellingStep[per]));
-  const { amount, working } = charge('moulding', sold, per, cost, book.groups.moulding);
+  const { amount, working } = charge(
+    'moulding',
+    { quantity: sold, figure: toDecimal(sold, 5), of: per },
+    cost,
+    book.groups.moulding,
+  );
   return { key: 'moulding', quantity: `${toDecimal(sold, 4)} ${per}`, amount, taxGroup: 'goods', workings: [working] };
+}
+
+type Areas = (per: 'sqft' | 'sqm', minimumArea: string | undefined) => Charged;
+
+/** The package's area as it is charged, worked out once for each unit and minimum. */
+function areasOf({ package: pack }: Sizes): Areas {
+  const squareUnits = rational(BigInt(pack.w) * BigInt(pack.h));
+  const known = new Map<string, Charged>();
+  return (per, minimumArea) => {
+    const key = `${per} ${minimumArea}`;
+    const before = known.get(key);
+    if (before) return before;
+    const area = div(squareUnits, AREA[per]);
+    const least = minimumArea ? div(mul(mustDecimal(minimumArea), AREA.sqm), AREA[per]) : undefined;
+    const quantity = least && compare(area, least) < 0 ? least : area;
+    const charged = { quantity, figure: toDecimal(quantity, 5), of: AREA_NAME[per] };
+    known.set(key, charged);
+    return charged;
+  };
 }
 
 type Costed = { readonly name: string; readonly cost?: { readonly amount: string; readonly per: 'sqft' | 'sqm' } };
@@ -89,29 +120,19 @@ function areaLine(
   key: 'mats' | 'glazing' | 'backing',
   group: Group,
   sheets: readonly Costed[],
-  sizes: Sizes,
+  areas: Areas,
   book: PriceBook,
 ): PriceLine | undefined {
   const rule = book.groups[group];
-  const squareUnits = rational(BigInt(sizes.package.w) * BigInt(sizes.package.h));
-  const charged = sheets.flatMap((sheet) => {
-    if (!sheet.cost) return [];
-    const { amount: cost, per } = sheet.cost;
-    const least = rule.minimumArea ? div(mul(mustDecimal(rule.minimumArea), AREA.sqm), AREA[per]) : rational(0);
-    const area = div(squareUnits, AREA[per]);
-    const quantity = compare(area, least) < 0 ? least : area;
-    return [
-      {
-        ...charge(sheet.name, quantity, AREA_NAME[per], cost, rule),
-        text: `${toDecimal(quantity, 2)} ${AREA_NAME[per]}`,
-      },
-    ];
-  });
+  const charged = sheets.flatMap((sheet) =>
+    sheet.cost ? [charge(sheet.name, areas(sheet.cost.per, rule.minimumArea), sheet.cost.amount, rule)] : [],
+  );
   if (charged.length === 0) return undefined;
+  const [first] = charged;
   const layers = charged.length > 1 ? `${charged.length} × ` : '';
   return {
     key,
-    quantity: layers + charged[0]!.text,
+    quantity: `${layers}${first!.shown}`,
     amount: sum(charged.map((one) => one.amount)),
     taxGroup: 'goods',
     workings: charged.map((one) => one.working),
@@ -128,13 +149,14 @@ function labourLine(minutes: number, book: PriceBook): PriceLine {
 /** Prices one piece. `minutes` come from its route. */
 export function pricePiece(resolved: Resolved, sizes: Sizes, minutes: number, book: PriceBook): PiecePrice {
   const { moulding, mats, glazing, backing } = resolved;
+  const areas = areasOf(sizes);
   const glazed = glazing.type === 'none' ? [] : [glazing];
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
   const all: (PriceLine | undefined)[] = [
     mouldingLine(resolved, sizes.lengthCharged, book),
-    areaLine('mats', 'mat', mats, sizes, book),
-    areaLine('glazing', 'glazing', glazed, sizes, book),
-    areaLine('backing', 'backing', [backing], sizes, book),
+    areaLine('mats', 'mat', mats, areas, book),
+    areaLine('glazing', 'glazing', glazed, areas, book),
+    areaLine('backing', 'backing', [backing], areas, book),
     labourLine(minutes, book),
     { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] },
   ];

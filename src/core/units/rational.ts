@@ -1,6 +1,6 @@
 /**
  * Exact fractions on bigints, for everything between what is typed and the one rounding at its end
- * (a length read, a price line). Always in lowest terms with a positive denominator.
+ * (a length read, a price line). The denominator is always positive.
  */
 export interface Rational {
   readonly n: bigint;
@@ -22,10 +22,15 @@ export function rational(n: bigint | number, d: bigint | number = 1n): Rational 
   return g > 1n ? { n: top / g, d: bottom / g } : { n: top, d: bottom };
 }
 
-export const add = (a: Rational, b: Rational) => rational(a.n * b.d + b.n * a.d, a.d * b.d);
-export const sub = (a: Rational, b: Rational) => rational(a.n * b.d - b.n * a.d, a.d * b.d);
-export const mul = (a: Rational, b: Rational) => rational(a.n * b.n, a.d * b.d);
-export const div = (a: Rational, b: Rational) => rational(a.n * b.d, a.d * b.n);
+// Results on the way are not brought to lowest terms: sums are short, and reducing costs more than it saves.
+export const add = (a: Rational, b: Rational): Rational => ({ n: a.n * b.d + b.n * a.d, d: a.d * b.d });
+export const sub = (a: Rational, b: Rational): Rational => ({ n: a.n * b.d - b.n * a.d, d: a.d * b.d });
+export const mul = (a: Rational, b: Rational): Rational => ({ n: a.n * b.n, d: a.d * b.d });
+/** Throws RangeError when `b` is zero: callers check first. */
+export function div(a: Rational, b: Rational): Rational {
+  if (b.n === 0n) throw new RangeError('zero denominator');
+  return b.n < 0n ? { n: -a.n * b.d, d: -a.d * b.n } : { n: a.n * b.d, d: a.d * b.n };
+}
 export const compare = (a: Rational, b: Rational) => {
   const difference = a.n * b.d - b.n * a.d;
   return difference < 0n ? -1 : difference > 0n ? 1 : 0;
@@ -46,10 +51,18 @@ export function decimal(text: string): Rational | undefined {
   return rational(BigInt(whole + part), 10n ** BigInt(part.length));
 }
 
+/** Rates are few and read at every keystroke; what was read once is kept, up to this many. */
+const KEPT = 2000;
+const kept = new Map<string, Rational>();
+
 /** The throwing twin of `decimal`, for figures that a schema has already checked. */
 export function mustDecimal(text: string): Rational {
+  const known = kept.get(text);
+  if (known) return known;
   const value = decimal(text);
   if (!value) throw new RangeError(`not a decimal: ${text}`);
+  if (kept.size >= KEPT) kept.clear();
+  kept.set(text, value);
   return value;
 }
 

@@ -12,7 +12,6 @@ import { Trouble } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { sayCaution } from '@/words/issues';
 import styles from './desk.module.css';
-import { forget } from './keep';
 import type { Desk } from './use-desk';
 
 export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => void }) {
@@ -43,7 +42,7 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
       id,
     );
     if (answer.ok) {
-      forget(desk.draft.orderId);
+      desk.forget();
       router.push(`/collect/${answer.value.number}`);
       return;
     }

@@ -21,6 +21,41 @@ export function keep(order: string, { history, active, base }: Kept): void {
   }
 }
 
+const SOON = 150;
+
+/**
+ * Keeps what it was last given: soon, so that typing is not held up, and at once when the page goes away.
+ * Answers how to stop, which keeps what is still to be kept.
+ */
+export function keeper(order: string): { put: (kept: Kept) => void; forget: () => void; stop: () => void } {
+  let waiting: Kept | undefined;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const flush = () => {
+    clearTimeout(timer);
+    timer = undefined;
+    if (waiting) keep(order, waiting);
+    waiting = undefined;
+  };
+  const leaving = () => document.visibilityState === 'hidden' && flush();
+  window.addEventListener('pagehide', flush);
+  document.addEventListener('visibilitychange', leaving);
+  return {
+    put(kept) {
+      waiting = kept;
+      timer ??= setTimeout(flush, SOON);
+    },
+    forget() {
+      waiting = undefined;
+      forget(order);
+    },
+    stop() {
+      flush();
+      window.removeEventListener('pagehide', flush);
+      document.removeEventListener('visibilitychange', leaving);
+    },
+  };
+}
+
 export function kept(order: string): Kept | undefined {
   const text = localStorage.getItem(keyOf(order));
   if (text === null) return undefined;

@@ -1,7 +1,7 @@
 'use client';
 /** The desk's state: the draft with its history, kept in the browser, worked out at every change. */
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { OrderView, ShopView } from '@/contract/views';
 import { type Edit, type History, type Path, begin, change, redo, set, undo } from '@/core/design/edit';
 import { type Issue, issue } from '@/core/issue';
@@ -22,7 +22,7 @@ import {
   typeLength,
   unread,
 } from './draft';
-import { forget, keep, kept } from './keep';
+import { keep, keeper, kept } from './keep';
 
 export interface Shown {
   /** The last design that could be worked out. */
@@ -86,17 +86,16 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const piece = draft.pieces[active]!;
   const dirty = draft !== saved;
 
+  const keeping = useRef<ReturnType<typeof keeper> | undefined>(undefined);
   useEffect(() => {
-    if (saved !== null && history.now === saved && history.past.length === 0) return;
-    keep(order?.id ?? 'new', { history, active, base });
-  }, [history, active, base, saved, order?.id]);
+    const mine = keeper(order?.id ?? 'new');
+    keeping.current = mine;
+    return () => mine.stop();
+  }, [order?.id]);
   useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      if (dirty && localStorage.getItem(`lopren.desk.${order?.id ?? 'new'}`) === null) event.preventDefault();
-    };
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [dirty, order?.id]);
+    if (history.now === saved) return;
+    keeping.current?.put({ history, active, base });
+  }, [history, active, base, saved]);
 
   const edit = useCallback((make: (draft: Draft, active: number) => Edit, join = false) => {
     setIssues([]);
@@ -170,7 +169,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     setIssues([]);
     setState((before) => ({ ...before, base: answer.value.revision, saved: draft, stale: false }));
     if (!order) {
-      forget('new');
+      keeping.current?.forget();
       keep(draft.orderId, { history, active, base: answer.value.revision });
       router.replace(`/desk/${answer.value.number}`);
     } else router.refresh();
@@ -186,7 +185,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
       setIssues([]);
       const theirs = draftOf(newest.value);
       if (whose === 'theirs') {
-        forget(order.id);
+        keeping.current?.forget();
         setState({ history: begin(theirs), active: 0, base: newest.value.revision, saved: theirs, stale: false });
       } else setState((before) => ({ ...before, base: newest.value.revision, saved: theirs, stale: false }));
       router.refresh();
@@ -209,6 +208,8 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     });
   }, [order, router, unit]);
 
+  const forget = useCallback(() => keeping.current?.forget(), []);
+
   return {
     draft,
     piece,
@@ -229,6 +230,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     save,
     settle,
     changedElsewhere,
+    forget,
   };
 }
 export type Desk = ReturnType<typeof useDesk>;
