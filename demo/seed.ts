@@ -6,9 +6,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { CommandName, Payload } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
-import { CHECK_POINTS, type CheckPoint } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
 import { priceOrder } from '@/core/pricing/price';
-import { nextStep } from '@/core/route/state';
 import { type Shop, workOut } from '@/core/work-out';
 import { type Design, newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
@@ -16,7 +15,6 @@ import { inches, length } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
 import type { Tx } from '@/db/client';
 import { getShop, insertEdition, insertShop, putMaterial, putMoulding } from '@/db/queries/books';
-import { stepsOf } from '@/db/queries/jobs';
 import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
@@ -80,10 +78,10 @@ class Teller {
   }
 }
 
-async function workJob(tx: Tx, tell: Teller, jobId: string, steps: number, order: DemoOrder): Promise<void> {
+async function workJob(tell: Teller, jobId: string, steps: number, order: DemoOrder): Promise<void> {
   let revision = 1;
   for (let done = 0; done < steps; done += 1) {
-    const next = nextStep(await stepsOf(tx, jobId))!;
+    const next = STEPS[done]!;
     tell.at = new Date(tell.at.getTime() + 5_400_000);
     tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
     if (next === 'final-check') {
@@ -109,13 +107,7 @@ async function failOnce(tell: Teller, jobId: string, revision: number): Promise<
 
 const STEPS_READY = 11;
 
-async function tellOrder(
-  tx: Tx,
-  tell: Teller,
-  now: Date,
-  order: DemoOrder,
-  customerIds: readonly string[],
-): Promise<void> {
+async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
   const orderId = crypto.randomUUID();
   const pieces = order.pieces.map((piece) => ({ id: crypto.randomUUID(), design: designOf(piece) }));
   tell.at = daysAfter(now, -order.ago);
@@ -137,9 +129,9 @@ async function tellOrder(
   const steps = typeof progress === 'number' ? progress : STEPS_READY;
   for (const piece of pieces) {
     if (order.failed) {
-      await workJob(tx, tell, piece.id, STEPS_READY - 1, { ...order, failed: undefined } as DemoOrder);
+      await workJob(tell, piece.id, STEPS_READY - 1, { ...order, failed: undefined } as DemoOrder);
       await failOnce(tell, piece.id, STEPS_READY);
-    } else await workJob(tx, tell, piece.id, steps, order);
+    } else await workJob(tell, piece.id, steps, order);
   }
   tell.by = 'Tobin';
   tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));
@@ -213,7 +205,7 @@ export async function seedDemo(house: House): Promise<void> {
       await tell.do('add-customer', { id, name, phone, email: '' });
       ids.push(id);
     }
-    for (const order of ORDERS) await tellOrder(tx, tell, now, order, ids);
+    for (const order of ORDERS) await tellOrder(tell, now, order, ids);
   });
   house.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
 }

@@ -21,7 +21,7 @@ export const Len = memo(function Len({ value, unit: fixed, fine, bare, step }: L
   const unit = fixed ?? inForce;
   const shown = showLength(value, unit, step ?? (fine ? FINEST[unit] : undefined));
   return (
-    <span>
+    <span className="len">
       {shown.negative ? '−' : ''}
       {shown.whole}
       {shown.whole && shown.fraction ? <span className="gap"> </span> : null}
@@ -50,15 +50,20 @@ export const Cash = ({ value }: { value: Money | number }) => <span>{formatMoney
 export function FractionText({ text }: { text: string }) {
   return (
     <>
-      {text.split(/((?<=\d) (?=\d+\/\d)|\d+\/\d+)/).map((part, index) => {
-        if (part === ' ' && index % 2 === 1)
+      {text
+        .replace(/(\d) (?=(?:in|mm)\b)/g, '$1\u00a0')
+        .split(/((?<=\d) (?=\d+\/\d)|\d+\/\d+)/)
+        .map((part, index) => {
+          if (part === ' ' && index % 2 === 1)
+            return (
+              <span key={index} className="gap">
+                {' '}
+              </span>
+            );
           return (
-            <span key={index} className="gap">
-              {' '}
-            </span>
+            <Fragment key={index}>{/^\d+\/\d+$/.test(part) ? <span className="frac">{part}</span> : part}</Fragment>
           );
-        return <Fragment key={index}>{/^\d+\/\d+$/.test(part) ? <span className="frac">{part}</span> : part}</Fragment>;
-      })}
+        })}
     </>
   );
 }

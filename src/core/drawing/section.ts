@@ -77,7 +77,7 @@ export function sectionScene(worked: WorkedOut): Scene {
   const bottom = Math.max(height, y);
   const step = Math.max(4, bottom / 5.2);
   return {
-    width: right + Math.max(26, bottom),
+    width: right + Math.max(24, bottom * 0.9),
     height: Math.max(bottom, step * (stack.layers.length + 0.6)) + 1,
     shapes: [wood(worked), ...layers, ...left, ...names(worked, tops, right, step)],
     about: 'section',

@@ -9,7 +9,7 @@ import { Len } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import styles from './desk.module.css';
 
-const ASIDE = 190;
+const ASIDE = 214;
 
 export const Drawings = memo(function Drawings({ worked, faded }: { worked: WorkedOut; faded?: boolean }) {
   const [ref, box] = useBox<HTMLDivElement>();
@@ -52,7 +52,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
               <figcaption>From behind</figcaption>
               <SceneSvg
                 scene={back}
-                width={ASIDE - 66}
+                width={ASIDE - 84}
                 height={box.height * 0.27}
                 label="The back with rings and wire"
                 letters={13}

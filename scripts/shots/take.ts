@@ -1,0 +1,84 @@
+import { spawn, spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { chromium } from '@playwright/test';
+
+const PORT = 3923;
+const BASE = `http://127.0.0.1:${PORT}`;
+const INTO = path.join('docs', 'screenshots');
+const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-shots-'));
+const server = spawn(
+  process.execPath,
+  ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
+  {
+    stdio: 'ignore',
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', LOPREN_DEMO: '1', LOPREN_DATA: data },
+  },
+);
+while (!(await fetch(`${BASE}/sign-in`).catch(() => undefined))?.ok)
+  await new Promise((resolve) => setTimeout(resolve, 100));
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic'],
+});
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: BASE });
+const page = await context.newPage();
+fs.mkdirSync(INTO, { recursive: true });
+const shot = async (name: string) => {
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: path.join(INTO, `${name}.png`) });
+};
+/** The first page of a paper as a picture; needs pdftoppm (poppler-utils). */
+const paper = async (name: string, url: string) => {
+  const file = path.join(data, `${name}.pdf`);
+  fs.writeFileSync(file, await (await page.request.get(url)).body());
+  const done = spawnSync('pdftoppm', ['-r', '90', '-png', '-singlefile', file, path.join(INTO, name)]);
+  if (done.status !== 0)
+    process.stdout.write(`${name}.png was not made: pdftoppm is missing (apt-get install poppler-utils)\n`);
+};
+
+await page.goto('/sign-in');
+await shot('sign-in');
+await page.getByRole('button', { name: 'Ines', exact: true }).click();
+await page.getByLabel('PIN', { exact: true }).fill('2417');
+await page.keyboard.press('Enter');
+await page.waitForURL('**/desk');
+
+await page.getByLabel('Name', { exact: true }).fill('Soundings off Quillet Bar');
+await page.getByLabel('Kind').click();
+await page.getByRole('option', { name: 'Chart' }).click();
+await page.getByLabel('Width').fill('12 x 16');
+await page.getByRole('button', { name: 'Original', exact: true }).click();
+await page.getByRole('button', { name: 'Choose the customer' }).click();
+await page.getByLabel('Name or phone of the customer').fill('orla');
+await page.getByRole('button', { name: /Orla Tamsin/ }).click();
+await page.keyboard.press('Alt+2');
+await page.getByRole('button', { name: 'Add a mat under it' }).click();
+await page.getByLabel('Second mat').click();
+await page.getByRole('option', { name: 'Harbour, 4-ply rag' }).click();
+await page.getByRole('button', { name: /^Rabbet/ }).click();
+await page.getByRole('heading', { name: 'New order' }).click();
+await shot('desk');
+
+for (const [name, place] of [
+  ['board', '/board'],
+  ['bench', '/bench/2421-1'],
+  ['collect', '/collect/2417'],
+] as const) {
+  await page.goto(place);
+  await page.getByRole('main').waitFor();
+  await shot(name);
+}
+await page.goto('/books');
+await page.getByRole('button', { name: 'Import a list' }).click();
+await page.getByLabel('The list as CSV').setInputFiles('samples/mouldings-bad.csv');
+await page.getByText('rows are refused').waitFor();
+await shot('import');
+await paper('paper-quote', '/papers/quote/2419');
+await paper('paper-ticket', '/papers/ticket/2424-1');
+await paper('paper-wall-card', '/papers/wall-card/2424-1');
+await browser.close();
+server.kill('SIGTERM');
+fs.rmSync(data, { recursive: true, force: true });
