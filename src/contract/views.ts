@@ -59,6 +59,9 @@ export interface OrderView {
   readonly promised: string;
   readonly quoteUntil: string;
   readonly edition: number;
+  /** The quote holds prices of an earlier edition than today's. */
+  readonly held: boolean;
+  readonly expired: boolean;
   readonly customer: CustomerView;
   readonly pieces: readonly { readonly id: string; readonly design: Design; readonly agreed: WorkedOut | null }[];
   readonly agreed: OrderPrice | null;

@@ -15,6 +15,7 @@ import {
   piecesOf,
 } from '@/db/queries/orders';
 import { dayOf } from './clock';
+import { standing } from './quotes';
 import type { House } from './house';
 
 export async function shopView(house: House): Promise<ShopView | undefined> {
@@ -32,6 +33,8 @@ async function viewOf(house: House, order: OrderRow): Promise<OrderView> {
     openCards(house.db, order.id),
     jobsOfOrder(house.db, order.id),
   ]);
+  const edition = (await house.books())?.prices.edition ?? order.edition;
+  const { designs, held, expired } = standing(order, pieces, edition, dayOf(house.clock.now()));
   const steps = await stepsOfAll(
     house.db,
     jobs.map((job) => job.id),
@@ -48,7 +51,9 @@ async function viewOf(house: House, order: OrderRow): Promise<OrderView> {
     edition: order.edition,
     customer: customer!,
     agreed: order.agreed,
-    pieces: pieces.map(({ id, design, agreed }) => ({ id, design, agreed })),
+    held,
+    expired,
+    pieces: designs.map(({ id, design }, index) => ({ id, design, agreed: pieces[index]!.agreed })),
     payments: payments.map(({ order_id: _order, at, ...one }) => ({ ...one, at: at.toISOString() })),
     paid: payments.reduce((total, one) => total + one.amount, 0),
     openCards: cards.map(({ id, amount }) => ({ id, amount })),

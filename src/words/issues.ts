@@ -114,6 +114,7 @@ const SHOP: Record<string, Sentence> = {
   'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
   'quote-impossible': () =>
     'A piece of this quote can no longer be made as it was chosen. Open it at the desk and choose again.',
+  'material-invented': () => 'A material of this order is not from the books. Choose it again from the list.',
   'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
   'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
   'customer-unknown': () => 'Choose or add the customer first.',

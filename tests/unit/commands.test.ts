@@ -154,10 +154,6 @@ describe('from quote to order', () => {
     await must(house.command('import-mouldings', { text: list, edition: 2, file: 'dearer.csv' }));
     const later = (await orderViewById(house, order.orderId))!;
     expect(later.pieces[0]!.agreed!.price!.price).toBe(17300);
-    const open = await quote();
-    expect(
-      codes(await house.command('accept-order', { orderId: open.orderId, revision: 1, total: TOTAL, reasons: {} })),
-    ).toBe('price-changed');
     await must(
       house.command('import-mouldings', {
         text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'),
@@ -165,6 +161,40 @@ describe('from quote to order', () => {
         file: 'back.csv',
       }),
     );
+  });
+
+  it('holds the prices of a quote while it runs, and asks for today’s when it ran out', async () => {
+    const [holding, expiring, renewed] = [await quote(), await quote(), await quote()];
+    const edition = (await house.books())!.prices.edition;
+    const list = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
+    const dearer = list.replace('120,4.20,ft', '120,9.90,ft');
+    await must(house.command('import-mouldings', { text: dearer, edition, file: 'dearer.csv' }));
+    const view = (await orderViewById(house, holding.orderId))!;
+    expect([view.held, view.expired]).toEqual([true, false]);
+    const accept = (order: { orderId: string }, revision = 1) =>
+      house.command('accept-order', { orderId: order.orderId, revision, total: TOTAL, reasons: {} });
+    const again = {
+      ...holding,
+      revision: 1,
+      pieces: view.pieces.map(({ id, design: held }) => ({ id, design: held })),
+    };
+    await must(house.command('save-quote', again));
+    await must(accept(holding, 2));
+    await must(house.command('save-quote', { ...renewed, revision: 1 }));
+    expect(codes(await accept(renewed, 2))).toBe('price-changed');
+    house.clock.at = new Date(house.clock.at.getTime() + 31 * 86_400_000);
+    expect((await orderViewById(house, expiring.orderId))!.expired).toBe(true);
+    expect(codes(await accept(expiring))).toBe('price-changed');
+    await must(house.command('import-mouldings', { text: list, edition: edition + 1, file: 'back.csv' }));
+  });
+
+  it('believes no material that is made up in the request', async () => {
+    const own = (await house.books())!.lists.mouldings[0]!;
+    const cheap = { ...own, cost: { ...own.cost, amount: '0.01' } };
+    const forged = apply(design(), set(design(), ['frame', 'moulding'], { given: cheap }));
+    const order = await quote();
+    const pieces = [{ id: order.pieces[0]!.id, design: forged }];
+    expect(codes(await house.command('save-quote', { ...order, revision: 1, pieces }))).toBe('material-invented');
   });
 
   it('accepts once: a second acceptance and a change from a stale tab are refused', async () => {

@@ -104,7 +104,7 @@ const hangingSchema = z.object({
   /** Slack of the wire as a decimal: 0.05 is 5 %. */
   slack: z
     .string()
-    .regex(/^0\.\d{1,4}$/)
+    .regex(/^0\.\d{1,6}$/)
     .refine((text) => Number(text) > 0, 'some slack is needed to hook the wire'),
 });
 

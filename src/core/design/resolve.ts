@@ -30,3 +30,32 @@ export function resolve(design: Design, books: Catalogue): Outcome<Resolved> {
   if (!moulding || !glazing || !backing || issues.length > 0) return bad(...issues);
   return good({ design, mats: mats as Sheet[], moulding, glazing, backing });
 }
+
+/** The design with the figures of its materials in place of their codes: what is held or agreed cannot change with the books. */
+export function freeze({ design, mats, moulding, glazing, backing }: Resolved): Design {
+  return {
+    ...design,
+    mats: design.mats.map((mat, index) => ({ ...mat, board: { given: mats[index]! } })),
+    frame: { ...design.frame, moulding: { given: moulding } },
+    glazing: { given: glazing },
+    backing: { given: backing },
+  };
+}
+
+const coded = <T extends { code: string }>(choice: Choice<T>): { code: string } =>
+  'given' in choice ? { code: choice.given.code } : choice;
+
+/** The design with its materials by code again, as the books have them today. */
+export const thaw = (design: Design): Design => ({
+  ...design,
+  mats: design.mats.map((mat) => ({ ...mat, board: coded(mat.board) })),
+  frame: { ...design.frame, moulding: coded(design.frame.moulding) },
+  glazing: coded(design.glazing),
+  backing: coded(design.backing),
+});
+
+/** The materials that a design gives with their figures instead of naming them. */
+export const givenIn = ({ mats, frame, glazing, backing }: Design): unknown[] =>
+  [...mats.map((mat) => mat.board), frame.moulding, glazing, backing].flatMap((choice) =>
+    'given' in choice ? [choice.given] : [],
+  );

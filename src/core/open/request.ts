@@ -322,7 +322,7 @@ export function readRequest(
   };
   const rings = body.hanging?.rings ?? 'third';
   const slack = body.hanging?.slack ?? settings.slack;
-  if (!/^0\.\d{1,4}$/.test(slack) || Number(slack) === 0)
+  if (!/^0\.\d{1,6}$/.test(slack) || Number(slack) === 0)
     reader.complaints.push({ path: 'hanging.slack', code: 'slack-wrong', figures: { typed: slack } });
 
   const design: Design = {

@@ -35,6 +35,8 @@ CREATE TABLE piece (
   order_id uuid    NOT NULL REFERENCES orders (id),
   position integer NOT NULL,
   design   jsonb   NOT NULL,
+  -- The design with the materials' figures of the day it was quoted: the prices that the quote holds.
+  quoted   jsonb   NOT NULL,
   -- The frozen copy of design, materials and price. NULL until accepted.
   agreed   jsonb,
   UNIQUE (order_id, position)

@@ -113,6 +113,7 @@ const pieceRow = z.object({
   order_id: z.string(),
   position: z.int(),
   design: z.unknown(),
+  quoted: z.unknown(),
   agreed: object<WorkedOut>().nullable(),
 });
 export interface PieceRow {
@@ -120,6 +121,8 @@ export interface PieceRow {
   readonly order_id: string;
   readonly position: number;
   readonly design: Design;
+  /** The design with the materials' figures of the day it was quoted. */
+  readonly quoted: Design;
   /** The result as it was agreed; its design holds the materials' figures of that day. */
   readonly agreed: WorkedOut | null;
 }
@@ -127,24 +130,29 @@ export interface PieceRow {
 export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]> => {
   const rows = readRows(
     pieceRow,
-    await db.query('SELECT id, order_id, position, design, agreed FROM piece WHERE order_id = $1 ORDER BY position', [
-      orderId,
-    ]),
+    await db.query(
+      'SELECT id, order_id, position, design, quoted, agreed FROM piece WHERE order_id = $1 ORDER BY position',
+      [orderId],
+    ),
   );
-  return rows.map((row) => ({ ...row, design: designSchema.parse(row.design) }));
+  return rows.map((row) => ({
+    ...row,
+    design: designSchema.parse(row.design),
+    quoted: designSchema.parse(row.quoted),
+  }));
 };
 
 /** Replaces the pieces of a quote. Answers false when one of the ids belongs to another order. */
 export async function putPieces(
   tx: Tx,
   orderId: string,
-  pieces: readonly { id: string; design: Design }[],
+  pieces: readonly { id: string; design: Design; quoted: Design }[],
 ): Promise<boolean> {
   await tx.query('DELETE FROM piece WHERE order_id = $1', [orderId]);
   for (const [index, piece] of pieces.entries()) {
     const rows = await tx.query(
-      'INSERT INTO piece (id, order_id, position, design) VALUES ($1, $2, $3, $4) ON CONFLICT (id) DO NOTHING RETURNING id',
-      [piece.id, orderId, index + 1, JSON.stringify(piece.design)],
+      'INSERT INTO piece (id, order_id, position, design, quoted) VALUES ($1, $2, $3, $4, $5) ON CONFLICT (id) DO NOTHING RETURNING id',
+      [piece.id, orderId, index + 1, JSON.stringify(piece.design), JSON.stringify(piece.quoted)],
     );
     if (rows.length === 0) return false;
   }

@@ -134,6 +134,24 @@ function Stale({ desk }: { desk: Desk }) {
   );
 }
 
+/** A quote keeps its prices while it holds; the books may have moved on. */
+function Held({ desk, order, edition }: { desk: Desk; order: OrderView; edition: number }) {
+  if (desk.held) {
+    return (
+      <Note tone="advise">
+        <p>
+          Prices of edition {order.edition}, held until {dayName(order.quoteUntil)}; the books are at edition {edition}.
+        </p>
+        <button type="button" className={styles.link} onClick={desk.takeToday}>
+          Take today’s prices
+        </button>
+      </Note>
+    );
+  }
+  if (!order.expired) return null;
+  return <Note tone="advise">This quote ran out on {dayName(order.quoteUntil)}. These are today’s prices.</Note>;
+}
+
 export function DeskScreen({ order, shop }: { order: OrderView | null; shop: ShopView }) {
   const { unit } = useUnit();
   const desk = useDesk(order, shop, unit);
@@ -184,6 +202,7 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
           {desk.stale && <Stale desk={desk} />}
           {!desk.stale && <Trouble issues={desk.issues} />}
           <Trouble issues={elsewhere} />
+          {order && <Held desk={desk} order={order} edition={shop.prices.edition} />}
           {current.worked && <Tape worked={current.worked} onApply={desk.apply} />}
         </div>
         <Totals piece={current.worked?.price} order={desk.price} pieces={shown.length} />

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { OrderView, ShopView } from '@/contract/views';
 import { type Edit, type History, type Path, begin, change, redo, set, undo } from '@/core/design/edit';
+import { givenIn, thaw } from '@/core/design/resolve';
 import { type Issue, issue } from '@/core/issue';
 import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/price';
@@ -131,6 +132,15 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
           ),
         ),
       choose: (index: number) => setState((before) => ({ ...before, active: index })),
+      /** Back to the books: the materials cost what they cost today. */
+      takeToday: () =>
+        edit((now) =>
+          set(
+            now,
+            ['pieces'],
+            now.pieces.map((one) => ({ ...one, design: thaw(one.design) })),
+          ),
+        ),
       undo: () => setState((before) => ({ ...before, history: undo(before.history) })),
       redo: () => setState((before) => ({ ...before, history: redo(before.history) })),
     }),
@@ -208,6 +218,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     });
   }, [order, router, unit]);
 
+  const held = draft.pieces.some((one) => givenIn(one.design).length > 0);
   const forget = useCallback(() => keeping.current?.forget(), []);
 
   return {
@@ -218,6 +229,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     price,
     dirty,
     stale,
+    held,
     base,
     issues,
     setIssues,

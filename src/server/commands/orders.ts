@@ -1,6 +1,8 @@
 /** Quote, acceptance and cancellation of an order. */
 import type { Payload } from '@/contract/commands';
 import type { Design } from '@/core/design/design';
+import { sameValue } from '@/core/design/edit';
+import { freeze, givenIn } from '@/core/design/resolve';
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import { priceOrder } from '@/core/pricing/price';
 import { type WorkedOut, workOut } from '@/core/work-out';
@@ -20,6 +22,7 @@ import {
   updateQuote,
 } from '@/db/queries/orders';
 import { dayOf, daysAfter } from '../clock';
+import { standing } from '../quotes';
 import type { Context, Handler } from '../door';
 import type { Books } from '../house';
 
@@ -56,6 +59,7 @@ async function writeQuote(
   { now, by }: Context,
   books: Books,
 ): Promise<Outcome<{ number: number; before?: OrderRow }>> {
+  const held = payload.pieces.some((piece) => givenIn(piece.design).length > 0);
   const row = {
     id: payload.orderId,
     customer_id: payload.customerId,
@@ -73,17 +77,31 @@ async function writeQuote(
   if (!order.ok) return order;
   if (order.value.state !== 'quoted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  await updateQuote(tx, row);
+  const { edition, quote_until, quoted_at } = order.value;
+  await updateQuote(tx, held ? { ...row, edition, quote_until, quoted_at } : row);
   return good({ number: order.value.number, before: order.value });
+}
+
+/** Figures given in place of a code are believed only when this very quote holds them. */
+async function invented(tx: Tx, { orderId, pieces }: Payload<'save-quote'>): Promise<boolean> {
+  const given = pieces.flatMap((piece) => givenIn(piece.design));
+  if (given.length === 0) return false;
+  const known = (await piecesOf(tx, orderId)).flatMap((piece) => givenIn(piece.quoted));
+  return !given.every((one) => known.some((other) => sameValue(one, other)));
 }
 
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
   if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
+  if (await invented(tx, payload)) return bad(issue('material-invented'));
   const worked = await workPieces(tx, context, payload.pieces);
   if (!worked.ok) return worked;
   const written = await writeQuote(tx, payload, context, worked.value.books);
   if (!written.ok) return written;
-  if (!(await putPieces(tx, payload.orderId, payload.pieces))) return bad(issue('piece-elsewhere'));
+  const pieces = payload.pieces.map((piece, index) => ({
+    ...piece,
+    quoted: freeze(worked.value.worked[index]!.resolved),
+  }));
+  if (!(await putPieces(tx, payload.orderId, pieces))) return bad(issue('piece-elsewhere'));
   const { number, before } = written.value;
   const revision = before ? before.revision + 1 : 1;
   const after = {
@@ -99,17 +117,6 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     touched: [`order:${payload.orderId}`],
   });
 };
-
-/** The design with the figures of its materials in place of their codes: what was agreed cannot change with the books. */
-export function frozen({ resolved: { design, mats, moulding, glazing, backing } }: WorkedOut): Design {
-  return {
-    ...design,
-    mats: design.mats.map((mat, index) => ({ ...mat, board: { given: mats[index]! } })),
-    frame: { ...design.frame, moulding: { given: moulding } },
-    glazing: { given: glazing },
-    backing: { given: backing },
-  };
-}
 
 const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons: Record<string, string>) =>
   worked.flatMap((piece, index) =>
@@ -156,7 +163,8 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const pieces = await piecesOf(tx, orderId);
+  const edition = (await context.house.booksIn(tx))?.prices.edition ?? 0;
+  const { designs: pieces } = standing(order.value, await piecesOf(tx, orderId), edition, dayOf(context.now));
   const found = await workPieces(tx, context, pieces);
   if (!found.ok) return found;
   const { books, worked } = found.value;
@@ -175,7 +183,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (agreed.total !== total) return bad(issue('price-changed', { seen: total, now: agreed.total }));
 
   for (const [index, piece] of pieces.entries()) {
-    const again = workOut(frozen(worked[index]!), shopOf(books));
+    const again = workOut(freeze(worked[index]!.resolved), shopOf(books));
     if (!again.ok) return again;
     await agreePiece(tx, piece.id, again.value);
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
