@@ -71,6 +71,7 @@ test('a stale tab is told, keeps what was typed there, and can go on or give way
 
 test('a moulding that left the price list is named, and everything else is kept', async ({ page }) => {
   await page.getByLabel('Width').fill('10 x 12');
+  await page.waitForFunction(() => localStorage.getItem('lopren.desk.new')?.includes('GAN-31'));
   await page.evaluate(() => {
     const key = 'lopren.desk.new';
     localStorage.setItem(key, localStorage.getItem(key)!.replaceAll('"code":"GAN-31"', '"code":"GONE-7"'));

@@ -288,8 +288,8 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   ];
   const [left, above] = [margin, margin * 0.35];
   return {
-    width: w + left * 1.3,
-    height: h + above + margin,
+    width: w + left + Math.max(left * 0.3, face * 0.35),
+    height: h + above + Math.max(margin, face * 0.55),
     shapes: shapes.map((shape) => move(shape, left, above)),
     about: 'front',
   };

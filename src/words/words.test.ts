@@ -1,0 +1,76 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { RULES } from '@/core/cautions/cautions';
+import { CHECK_POINTS, STATIONS, STEPS, STEP_RULES } from '@/core/route/route';
+import { JOB_STATES } from '@/core/route/state';
+import { inches, mm } from '@/core/units/length';
+import { pointName, stateName, stationName, stepDone, stepName } from './bench';
+import { sayCaution, sayIssue, sayWayOut, wordedCodes } from './issues';
+import { dayName } from './materials';
+
+const sources = (folder: string): string[] =>
+  fs.readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const file = path.join(folder, entry.name);
+    if (entry.isDirectory()) return sources(file);
+    return /\.tsx?$/.test(entry.name) && !/\.test\.tsx?$/.test(entry.name) ? [fs.readFileSync(file, 'utf8')] : [];
+  });
+const text = sources('src').join('\n');
+const found = (pattern: RegExp) => [...new Set([...text.matchAll(pattern)].map((match) => match[1]!))];
+
+describe('words', () => {
+  it('has a sentence for every issue the code can raise', () => {
+    const raised = [
+      ...found(/\bissue\(\s*'([\w-]+)'/g),
+      ...found(/code: '([a-z]+-[\w-]+)', figures/g),
+      ...found(/refuse\('([\w-]+)'/g),
+    ];
+    expect(raised.length).toBeGreaterThan(60);
+    const isWay = (code: string) => sayWayOut(code, {}, 'in') !== code;
+    expect(raised.filter((code) => !wordedCodes().includes(code) && !isWay(code))).toEqual([]);
+  });
+
+  it('has a sentence for every caution and every way out', () => {
+    expect(RULES.filter((rule) => !wordedCodes().includes(rule.code)).map((rule) => rule.code)).toEqual([]);
+    const ways = found(/way\(\s*'([\w-]+)'/g);
+    expect(ways.length).toBeGreaterThan(8);
+    expect(ways.filter((code) => sayWayOut(code, {}, 'in') === code)).toEqual([]);
+  });
+
+  it('names every step, station, state and point', () => {
+    const bare = (names: readonly string[], say: (key: string) => string) => names.filter((name) => say(name) === name);
+    expect(bare(STEPS, stepName)).toEqual([]);
+    expect(
+      bare(
+        STEPS.filter((step) => step !== 'hand-over'),
+        stepDone,
+      ),
+    ).toEqual([]);
+    expect(bare(STATIONS, stationName)).toEqual([]);
+    expect(bare(JOB_STATES, stateName)).toEqual([]);
+    expect(
+      bare([...Object.keys(CHECK_POINTS), ...STEPS.flatMap((step) => STEP_RULES[step].lookAt)], pointName),
+    ).toEqual([]);
+  });
+
+  it('says lengths in the unit in force, depths in millimetres, money as money', () => {
+    expect(sayCaution('stick-too-short', { leg: inches(30), stick: inches(28), trim: mm(10) }, 'in')).toBe(
+      'The longest leg is 30 in; a stick is 28 in less 25/64 + in at each end.',
+    );
+    expect(sayCaution('depth-tight', { room: mm(1.8), wanted: mm(3) }, 'in')).toBe(
+      'Fits with 1.8 mm to spare; points want 3 mm.',
+    );
+    expect(sayIssue({ code: 'payment-above-balance', figures: { amount: 10_000, balance: 9284 } }, 'in')).toBe(
+      '100.00 is more than the balance of 92.84.',
+    );
+    expect(sayIssue({ code: 'constructor', figures: {} }, 'in')).toBe('constructor');
+  });
+
+  it('says days as people do', () => {
+    expect([dayName('2026-12-03'), dayName('2027-01-01', 2026), dayName('2028-02-29')]).toEqual([
+      'Thu 3 Dec',
+      'Fri 1 Jan 2027',
+      'Tue 29 Feb',
+    ]);
+  });
+});
