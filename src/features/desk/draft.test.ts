@@ -1,0 +1,154 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { books, exampleDesign, prices } from '../../../tests/shop';
+import type { OrderView, ShopView } from '@/contract/views';
+import { apply, begin, change, redo, undo } from '@/core/design/edit';
+import { freeze, givenIn, resolve, thaw } from '@/core/design/resolve';
+import type { Unit } from '@/core/units/length';
+import {
+  type Draft,
+  commitLength,
+  draftOf,
+  lengthAt,
+  newDraft,
+  sameDraft,
+  typeLength,
+  typedIssue,
+  unread,
+} from './draft';
+
+const shop: ShopView = {
+  name: 'Test',
+  homeUnit: 'in',
+  demo: false,
+  prices,
+  house: { mat: 'A1', moulding: 'NOT-HERE', glazing: 'G1', backing: 'B1' },
+  lists: {
+    mouldings: [...books.mouldings.values()],
+    mats: [...books.mats.values()],
+    glazings: [...books.glazings.values()],
+    backings: [...books.backings.values()],
+  },
+};
+const WIDTH = ['piece', 'width'];
+const draft = (): Draft => ({
+  orderId: 'o',
+  customer: null,
+  promised: '2031-05-05',
+  pieces: [{ id: 'p', design: exampleDesign(), typed: {} }],
+});
+const type = (from: Draft, path: readonly string[], text: string, unit: Unit = 'in') =>
+  apply(from, typeLength(from, 0, path, text, unit));
+const leave = (from: Draft, path: readonly string[], unit: Unit = 'in') =>
+  apply(from, commitLength(from, 0, path, unit));
+
+describe('typing at the desk', () => {
+  it('starts unmeasured, with the first moulding when the usual one is gone', () => {
+    const fresh = newDraft(shop);
+    expect(fresh.pieces[0]!.design.frame.moulding).toEqual({ code: 'M1' });
+    expect(unread(fresh.pieces[0]!, 'in').sort()).toEqual(['piece.height', 'piece.width']);
+    expect(typedIssue(fresh.pieces[0]!, WIDTH, 'in')).toBeUndefined();
+  });
+
+  it('keeps the text, takes the value only when it is a length, and says what is wrong', () => {
+    const typed = type(draft(), WIDTH, '10 3/8');
+    expect([lengthAt(typed.pieces[0]!, WIDTH), typed.pieces[0]!.typed['piece.width']]).toEqual([84_328, '10 3/8']);
+    const broken = type(typed, WIDTH, '10 3');
+    expect([lengthAt(broken.pieces[0]!, WIDTH), typedIssue(broken.pieces[0]!, WIDTH, 'in')?.code]).toEqual([
+      84_328,
+      'length-two-numbers',
+    ]);
+    expect(leave(broken, WIDTH)).toBe(broken);
+    expect(leave(typed, WIDTH).pieces[0]!.typed).toEqual({});
+  });
+
+  it('fills both sides from one field, with the unit that was written', () => {
+    const { piece } = type(draft(), WIDTH, '300 x 420 mm').pieces[0]!.design;
+    expect([piece.width, piece.height]).toEqual([96_000, 134_400]);
+    expect(type(draft(), ['piece', 'height'], '12 x 16').pieces[0]!.design.piece.height).toBe(16 * 8128);
+  });
+
+  it('lets a reveal be nothing, but not a size', () => {
+    const mats = [...exampleDesign().mats, ...exampleDesign().mats];
+    const two = { ...draft(), pieces: [{ id: 'p', design: exampleDesign({ mats }), typed: {} }] };
+    expect(
+      typedIssue(type(two, ['mats', '1', 'reveal'], '0').pieces[0]!, ['mats', '1', 'reveal'], 'in'),
+    ).toBeUndefined();
+    expect(typedIssue(type(two, WIDTH, '0').pieces[0]!, WIDTH, 'in')?.code).toBe('length-zero');
+  });
+
+  it('undoes a typed number as one step, and any sequence of typing back to its start', () => {
+    const texts = fc.array(
+      fc.tuple(
+        fc.constantFrom(WIDTH, ['piece', 'height'], ['window', 'overlap']),
+        fc.string({ unit: fc.constantFrom(...'0123456789 /x.'), maxLength: 6 }),
+      ),
+      { maxLength: 15 },
+    );
+    fc.assert(
+      fc.property(texts, (all) => {
+        const start = draft();
+        let history = begin(start);
+        for (const [path, text] of all) history = change(history, typeLength(history.now, 0, path, text, 'in'), true);
+        const end = history.now;
+        while (history.past.length > 0) history = undo(history);
+        expect(history.now).toEqual(start);
+        while (history.future.length > 0) history = redo(history);
+        expect(history.now).toEqual(end);
+      }),
+      { seed: 51 },
+    );
+    let history = begin(draft());
+    for (const text of ['1', '12', '12 ', '12 1', '12 1/', '12 1/2'])
+      history = change(history, typeLength(history.now, 0, WIDTH, text, 'in'), true);
+    expect(history.past).toHaveLength(1);
+  });
+});
+
+describe('drafts and orders', () => {
+  const order = (design = exampleDesign()): OrderView => ({
+    id: 'o',
+    number: 2401,
+    state: 'quoted',
+    revision: 1,
+    promised: '2031-05-05',
+    quoteUntil: '2031-06-05',
+    edition: 1,
+    held: false,
+    expired: false,
+    customer: { id: 'c', name: 'Bo', phone: '', email: '' },
+    pieces: [{ id: 'p', design, agreed: null }],
+    agreed: null,
+    payments: [],
+    paid: 0,
+    openCards: [],
+    jobs: [],
+  });
+
+  it('are the same when they say the same, whatever the order of keys and texts left in fields', () => {
+    const theirs = draftOf(order());
+    const { piece, ...rest } = exampleDesign();
+    const mine: Draft = {
+      ...theirs,
+      customer: { ...theirs.customer!, orders: 3 },
+      pieces: [{ id: 'p', design: { ...rest, piece: { ...piece } }, typed: { 'piece.width': '12' } }],
+    };
+    expect(sameDraft(mine, theirs, 'in')).toBe(true);
+    expect(sameDraft({ ...mine, promised: '2031-05-06' }, theirs, 'in')).toBe(false);
+    expect(
+      sameDraft({ ...mine, pieces: [{ ...mine.pieces[0]!, typed: { 'piece.width': '12 3' } }] }, theirs, 'in'),
+    ).toBe(false);
+  });
+
+  it('freeze holds every material by its figures, thaw goes back to the codes', () => {
+    const design = exampleDesign();
+    const resolved = resolve(design, books);
+    const frozen = resolved.ok ? freeze(resolved.value) : design;
+    expect(givenIn(frozen)).toHaveLength(4);
+    expect(
+      resolve(frozen, { mouldings: new Map(), mats: new Map(), glazings: new Map(), backings: new Map() }).ok,
+    ).toBe(true);
+    expect(thaw(frozen)).toEqual(design);
+    expect(thaw(design)).toEqual(design);
+  });
+});

@@ -1,0 +1,137 @@
+import fs from 'node:fs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { seedDemo } from '@demo/seed';
+import { ORDERS } from '@demo/orders';
+import { CUSTOMERS } from '@demo/people';
+import { simulatedTerminal } from '@/standins/terminal/terminal';
+import { money } from '@/core/units/money';
+import { workOut } from '@/core/work-out';
+import { dayOf, daysAfter } from '@/server/clock';
+import { readText } from '@/server/http';
+import {
+  boardView,
+  findCustomersView,
+  findOrdersView,
+  jobView,
+  orderView,
+  previewImport,
+  shopView,
+} from '@/server/views';
+import { type TestHouse, openHouse } from '../house';
+
+let house: TestHouse;
+beforeAll(async () => {
+  house = await openHouse();
+  await seedDemo(house);
+});
+const all = ['quoted', 'accepted', 'handed-over', 'cancelled'];
+const numbers = async (text: string, states = all) =>
+  (await findOrdersView(house, text, states)).map((one) => one.number);
+
+describe('the demo shop', () => {
+  it('is whole or not there, and is made once', async () => {
+    await seedDemo(house);
+    expect(await numbers('')).toHaveLength(ORDERS.length);
+    expect((await shopView(house))!.lists.mouldings).toHaveLength(60);
+  });
+
+  it('holds jobs in every state, some late, some held by each who must act', async () => {
+    const { jobs, today } = await boardView(house);
+    expect(new Set(jobs.map((job) => job.state))).toEqual(
+      new Set(['waiting-for-material', 'ready-to-start', 'in-work', 'ready']),
+    );
+    expect(new Set(jobs.flatMap((job) => job.hold?.who ?? []))).toEqual(
+      new Set(['conservator', 'supplier', 'customer']),
+    );
+    expect(jobs.filter((job) => job.promised < today && job.state !== 'ready').length).toBeGreaterThan(0);
+    expect(jobs.some((job) => job.failures > 0)).toBe(true);
+    expect(jobs.map((job) => job.promised)).toEqual(jobs.map((job) => job.promised).sort());
+  });
+
+  it('agrees everywhere: ticket, order and board say the same figures, and money adds up', async () => {
+    const books = (await house.books())!;
+    for (const number of await numbers('', ['accepted', 'handed-over'])) {
+      const order = (await orderView(house, number))!;
+      expect(order.paid).toBe(order.payments.reduce((sum, one) => sum + one.amount, 0));
+      expect(order.paid).toBeLessThanOrEqual(order.agreed!.total);
+      if (order.state === 'handed-over') expect(order.paid).toBe(order.agreed!.total);
+      for (const [index, piece] of order.pieces.entries()) {
+        const job = (await jobView(house, `${number}-${index + 1}`))!;
+        expect(job.worked.sizes).toEqual(piece.agreed!.sizes);
+        const again = workOut(piece.design, { settings: books.settings, books: books.catalogue, prices: books.prices });
+        expect(again.ok && again.value.price!.price).toBe(piece.agreed!.price!.price);
+      }
+    }
+  });
+});
+
+describe('finding', () => {
+  it('finds by number, ticket, part of a name in any case, and digits of the phone', async () => {
+    const [newest] = await numbers('');
+    expect(await numbers(String(newest))).toEqual([newest]);
+    expect(await numbers(`${newest}-1`)).toEqual([newest]);
+    expect((await findOrdersView(house, 'tAmSiN', all)).every((one) => one.customer === 'Orla Tamsin')).toBe(true);
+    expect((await findOrdersView(house, '55 501 42', all)).map((one) => one.customer)).toContain('Orla Tamsin');
+    expect(await numbers('', ['cancelled'])).toHaveLength(1);
+  });
+
+  it('takes percent signs, quotes and nonsense for what they are', async () => {
+    for (const text of ['%', '_', "'; DROP TABLE orders; --", '\\', '\u0001', '9'.repeat(80)])
+      expect(await numbers(text)).toEqual([]);
+    expect(await findCustomersView(house, '')).toHaveLength(CUSTOMERS.length);
+    expect((await findCustomersView(house, 'quill')).map((one) => one.name)).toEqual(
+      ['Harbour office, Quillet', 'Nerys Quill'].sort((a, b) =>
+        a === 'Nerys Quill' ? -1 : b === 'Nerys Quill' ? 1 : 0,
+      ),
+    );
+  });
+
+  it('answers nothing for what is not there', async () => {
+    expect([await orderView(house, 1), await jobView(house, '1-1'), await jobView(house, "x' OR 1=1")]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ]);
+  });
+});
+
+describe('a list looked at before it is taken', () => {
+  it('changes nothing, and says what each row would do', async () => {
+    const before = await house.db.query('SELECT count(*)::int AS n FROM moulding');
+    const preview = await previewImport(house, fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
+    const count = (does: string) => preview.rows.filter((row) => row.does === does).length;
+    expect([count('add'), count('change'), count('refuse'), count('same')]).toEqual([2, 1, 17, 0]);
+    const same = await previewImport(house, fs.readFileSync('demo/mouldings.csv', 'utf8'));
+    expect(same.rows.every((row) => row.does === 'same')).toBe(true);
+    expect(await house.db.query('SELECT count(*)::int AS n FROM moulding')).toEqual(before);
+  });
+});
+
+describe('at the edges', () => {
+  it('the simulated terminal charges a reference once and remembers what it answered', async () => {
+    const terminal = simulatedTerminal({ answerMs: 1, patienceMs: 2 });
+    terminal.next('walks away');
+    expect(await terminal.charge('a', money(500))).toBe('unanswered');
+    terminal.next('pays');
+    expect(await terminal.charge('a', money(500))).toBe('approved');
+    terminal.next('is declined');
+    expect([
+      await terminal.charge('a', money(500)),
+      await terminal.charge('a', money(600)),
+      await terminal.charge('b', money(500)),
+    ]).toEqual(['approved', 'declined', 'declined']);
+  });
+
+  it('reads a body up to its limit and not a byte more, also when its length is not told', async () => {
+    const request = (text: string) =>
+      new Request('http://x/', { method: 'POST', body: new Blob([text]).stream(), duplex: 'half' } as RequestInit);
+    expect(await readText(request('å'.repeat(50)), 100)).toBe('å'.repeat(50));
+    expect(await readText(request('x'.repeat(101)), 100)).toBeUndefined();
+    expect(await readText(new Request('http://x/', { method: 'POST' }), 100)).toBe('');
+  });
+
+  it('counts days by the calendar, over months and clock changes', () => {
+    expect(dayOf(daysAfter(new Date(2031, 1, 27, 12), 3))).toBe('2031-03-02');
+    expect(dayOf(daysAfter(new Date(2031, 2, 29, 23, 30), 2))).toBe('2031-03-31');
+  });
+});
