@@ -19,11 +19,16 @@ import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
 import { handlers } from '@/server/commands';
-import { startingPrices } from '@/server/commands/people';
 import { perform } from '@/server/door';
 import { type House, readBooks } from '@/server/house';
 import { hashPin } from '@/server/pins';
-import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS } from '@/server/starting-books';
+import {
+  STARTING_BACKINGS,
+  STARTING_GLAZINGS,
+  STARTING_HOUSE,
+  STARTING_MATS,
+  startingPrices,
+} from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
 import { CUSTOMERS, STAFF } from './people';
 

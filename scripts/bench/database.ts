@@ -36,7 +36,7 @@ for (let k = 0; k < 50; k += 1) await ask();
 let busy = true;
 from = performance.now();
 const long = db
-  .query('SELECT count(*) FROM generate_series(1, 2700) a, generate_series(1, 2700) b WHERE (a * b) % 7 = 3')
+  .query('SELECT count(*) FROM generate_series(1, 3800) a, generate_series(1, 3800) b WHERE (a * b) % 7 = 3')
   .then(() => (busy = false));
 const during: number[] = [];
 while (busy) during.push(await ask());

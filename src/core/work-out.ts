@@ -1,5 +1,6 @@
 /** One design in, everything that follows from it out. The one function behind screen, ticket, quote and open interface. */
-import { type Caution, type Facts, cautionsOf } from './cautions/cautions';
+import type { Caution, Facts } from './cautions/caution';
+import { cautionsOf } from './cautions/cautions';
 import type { Design } from './design/design';
 import { type Resolved, resolve } from './design/resolve';
 import { type Outcome, bad, good } from './issue';

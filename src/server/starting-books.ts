@@ -1,6 +1,7 @@
 /** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
 import type { Backing, Glazing, Sheet } from '@/core/materials';
 import { inches, mm } from '@/core/units/length';
+import { money } from '@/core/units/money';
 
 const BOARD = { w: inches(32), h: inches(40) };
 const LARGE = { w: inches(48), h: inches(96) };
@@ -81,3 +82,20 @@ export const STARTING_BACKINGS: readonly Backing[] = [
 
 /** The codes a new design starts with; the moulding is the first of the list when this one is not in it. */
 export const STARTING_HOUSE = { mat: 'RAG-SHELL', moulding: 'GAN-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' };
+
+/** Price rules a new shop starts with; the owner changes them in the books. */
+export const startingPrices = () => ({
+  groups: {
+    moulding: { markup: '3.0' },
+    mat: { markup: '4.0' },
+    glazing: { markup: '3.5', minimumArea: '0.1' },
+    backing: { markup: '3.0' },
+  },
+  labourPerHour: '48.00',
+  kit: money(600),
+  sellingStep: { ft: '0.25', m: '0.1' },
+  ending: '.00' as const,
+  tax: { mode: 'exclusive' as const, percent: { goods: '8', labour: '8' } },
+  depositPercent: '50',
+  quoteDays: 30,
+});

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { RULES } from '@/core/cautions/cautions';
+import { RULES } from '@/core/cautions/rules';
 import { CHECK_POINTS, STATIONS, STEPS, STEP_RULES } from '@/core/route/route';
 import { JOB_STATES } from '@/core/route/state';
 import { inches, mm } from '@/core/units/length';

@@ -14,8 +14,7 @@ import { ENDINGS, type Money, moneyFrom } from '../units/money';
 import { DECIMAL, mustDecimal } from '../units/rational';
 
 const typed = z.union([z.string().max(200), z.number()]);
-const least = { describe: 'a length: text as people write it ("16 3/4 in"), or a number of millimetres' };
-const lengthField = typed.describe(least.describe);
+const lengthField = typed.describe('a length: text as people write it ("16 3/4 in"), or a number of millimetres');
 const exactNumber = z
   .union([z.string(), z.number()])
   .transform(String)
@@ -32,31 +31,15 @@ const code = z.string().min(1).max(40);
 const matBody = z.strictObject({ board: code, reveal: lengthField, ...sheetInline }).partial();
 const kilograms = z.number().positive().max(10_000);
 
+const sheetRate = { costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber };
+const glazingRate = z.strictObject({ ...sheetRate, minimumSquareMetres: exactNumber }).partial();
 const ratesBody = z
   .strictObject({
     moulding: z.strictObject({ costPerFoot: exactNumber, costPerMetre: exactNumber, markup: exactNumber }).partial(),
-    mat: z
-      .strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber })
-      .partial(),
-    glass: z
-      .strictObject({
-        costPerSquareFoot: exactNumber,
-        costPerSquareMetre: exactNumber,
-        markup: exactNumber,
-        minimumSquareMetres: exactNumber,
-      })
-      .partial(),
-    glazing: z
-      .strictObject({
-        costPerSquareFoot: exactNumber,
-        costPerSquareMetre: exactNumber,
-        markup: exactNumber,
-        minimumSquareMetres: exactNumber,
-      })
-      .partial(),
-    backing: z
-      .strictObject({ costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber })
-      .partial(),
+    mat: z.strictObject(sheetRate).partial(),
+    glass: glazingRate,
+    glazing: glazingRate,
+    backing: z.strictObject(sheetRate).partial(),
     labour: z.strictObject({ minutes: z.int().min(0).max(100_000), perHour: exactNumber }).partial(),
     hardware: exactNumber,
     ending: z.enum(ENDINGS),

@@ -1,7 +1,7 @@
 'use client';
 /** The running tape: sizes, parts, then prices. Each line opens to show how its figure came about; cautions sit on the line that causes them. */
 import { type ReactNode, memo, useState } from 'react';
-import type { Caution } from '@/core/cautions/cautions';
+import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
 import type { OrderPrice, PriceLine } from '@/core/pricing/price';
 import type { Size } from '@/core/units/length';

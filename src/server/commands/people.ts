@@ -1,30 +1,12 @@
 /** Setting the shop up, its staff and its customers. */
 import { bad, good, issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
-import { money } from '@/core/units/money';
 import { getShop, insertEdition, insertShop, putMaterial } from '@/db/queries/books';
 import { insertCustomer } from '@/db/queries/orders';
 import { insertStaff, staffByName } from '@/db/queries/staff';
 import type { Handler } from '../door';
 import { hashPin } from '../pins';
-import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS } from '../starting-books';
-
-/** Price rules a new shop starts with; the owner changes them in the books. */
-export const startingPrices = () => ({
-  groups: {
-    moulding: { markup: '3.0' },
-    mat: { markup: '4.0' },
-    glazing: { markup: '3.5', minimumArea: '0.1' },
-    backing: { markup: '3.0' },
-  },
-  labourPerHour: '48.00',
-  kit: money(600),
-  sellingStep: { ft: '0.25', m: '0.1' },
-  ending: '.00' as const,
-  tax: { mode: 'exclusive' as const, percent: { goods: '8', labour: '8' } },
-  depositPercent: '50',
-  quoteDays: 30,
-});
+import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS, startingPrices } from '../starting-books';
 
 export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now }) => {
   if (await getShop(tx)) return bad(issue('shop-exists'));

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { books } from '../../../tests/shop';
-import type { Unit } from '../units/length';
+import { books } from '../shop';
+import type { Unit } from '@/core/units/length';
 import { openWorkOut } from '@/server/open';
-import { readRequest, workOutBody } from './request';
-import { workOutAnswer } from './answer';
+import { readRequest, workOutBody } from '@/core/open/request';
+import { workOutAnswer } from '@/core/open/answer';
 
 const HOUSE = { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' };
 const WOOD = { faceWidth: '20 mm', rabbetWidth: '6 mm', rabbetDepth: '14 mm', height: '22 mm' };

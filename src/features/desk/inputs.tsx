@@ -1,0 +1,140 @@
+'use client';
+/** The fields of the desk: a measure, a text, a choice from a list, a choice between few. */
+import Input from '@mui/material/Input';
+import MenuItem from '@mui/material/MenuItem';
+import Select from '@mui/material/Select';
+import { useId } from 'react';
+import type { Path } from '@/core/design/edit';
+import type { Unit } from '@/core/units/length';
+import { LengthField } from '@/ui/length-field';
+import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
+import styles from './desk.module.css';
+import type { Desk } from './use-desk';
+
+interface MeasureProps {
+  readonly label: string;
+  readonly path: Path;
+  readonly hint?: string;
+  readonly piece: DraftPiece;
+  readonly unit: Unit;
+  readonly desk: Pick<Desk, 'type' | 'commit'>;
+}
+
+export function Measure({ label, path, hint, piece, unit, desk }: MeasureProps) {
+  return (
+    <LengthField
+      label={label}
+      name={keyOf(path)}
+      value={lengthAt(piece, path)}
+      typed={piece.typed[keyOf(path)]}
+      issue={typedIssue(piece, path, unit)}
+      hint={hint}
+      onType={(text) => desk.type(path, text)}
+      onCommit={() => desk.commit(path)}
+    />
+  );
+}
+
+export function TextField({
+  label,
+  value,
+  onChange,
+  most,
+  name,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  most: number;
+  name: string;
+}) {
+  const id = useId();
+  return (
+    <div className={styles.text}>
+      <label htmlFor={id}>{label}</label>
+      <Input
+        id={id}
+        name={name}
+        value={value}
+        fullWidth
+        autoComplete="off"
+        onChange={(event) => onChange(event.target.value)}
+        slotProps={{ input: { maxLength: most } }}
+      />
+    </div>
+  );
+}
+
+export function Toggle<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <div className={styles.toggle} role="group" aria-label={label}>
+      {options.map(([key, name]) => (
+        <button key={key} type="button" data-stop aria-pressed={key === value} onClick={() => onChange(key)}>
+          {name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+export function Choose({
+  label,
+  value,
+  options,
+  onChange,
+  name,
+}: {
+  label: string;
+  value: string;
+  options: readonly { code: string; name: string; colour?: string }[];
+  onChange: (code: string) => void;
+  name: string;
+}) {
+  const id = useId();
+  const gone = !options.some((one) => one.code === value);
+  return (
+    <div className={styles.text}>
+      <label id={id}>{label}</label>
+      <Select
+        fullWidth
+        name={name}
+        value={value}
+        labelId={id}
+        onChange={(event) => onChange(event.target.value)}
+        renderValue={(code) => {
+          const one = options.find((option) => option.code === code);
+          return (
+            <span className={styles.chosen}>
+              {one?.colour && <i style={{ background: one.colour }} />}
+              {one?.name ?? `${code}, no longer listed`}
+            </span>
+          );
+        }}
+      >
+        {gone && (
+          <MenuItem value={value} disabled>
+            {value}
+          </MenuItem>
+        )}
+        {options.map((one) => (
+          <MenuItem key={one.code} value={one.code}>
+            <span className={styles.chosen}>
+              {one.colour && <i style={{ background: one.colour }} />}
+              {one.name}
+            </span>
+          </MenuItem>
+        ))}
+      </Select>
+    </div>
+  );
+}
