@@ -32,7 +32,18 @@ const sideways = features.map((name) => ({
 }));
 
 const config = [
-  { ignores: ['.next/**', '.build/**', 'data/**', 'data-demo/**', 'data-dev/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: [
+      '.next/**',
+      '.build/**',
+      'data/**',
+      'data-demo/**',
+      'data-dev/**',
+      'next-env.d.ts',
+      'test-results/**',
+      'playwright-report/**',
+    ],
+  },
   ...next,
   ...nextTs,
   {

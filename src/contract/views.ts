@@ -126,6 +126,8 @@ export interface FoundView {
   readonly titles: string;
   readonly total: number | null;
   readonly paid: number;
+  /** Every piece has passed its final check. */
+  readonly ready: boolean;
 }
 export interface ImportPreview {
   readonly edition: number;

@@ -67,12 +67,20 @@ describe('the demo shop', () => {
 
 describe('finding', () => {
   it('finds by number, ticket, part of a name in any case, and digits of the phone', async () => {
-    const [newest] = await numbers('');
+    const newest = Math.max(...(await numbers('')));
     expect(await numbers(String(newest))).toEqual([newest]);
     expect(await numbers(`${newest}-1`)).toEqual([newest]);
     expect((await findOrdersView(house, 'tAmSiN', all)).every((one) => one.customer === 'Orla Tamsin')).toBe(true);
     expect((await findOrdersView(house, '55 501 42', all)).map((one) => one.customer)).toContain('Orla Tamsin');
     expect(await numbers('', ['cancelled'])).toHaveLength(1);
+    const open = await findOrdersView(house, '', ['accepted']);
+    expect(open.map((one) => one.ready)).toEqual(
+      [...open.map((one) => one.ready)].sort((a, b) => Number(b) - Number(a)),
+    );
+    expect(open.filter((one) => one.ready).map((one) => one.titles)).toEqual([
+      'Mooring plan',
+      'Harbour light, first state',
+    ]);
   });
 
   it('takes percent signs, quotes and nonsense for what they are', async () => {

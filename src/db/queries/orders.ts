@@ -224,10 +224,12 @@ const foundRow = z.object({
   titles: z.string(),
   total: z.int().nullable(),
   paid: z.int(),
+  /** Every piece has passed its final check. */
+  ready: z.boolean(),
 });
 export type FoundOrder = z.infer<typeof foundRow>;
 
-/** Orders by number, ticket, customer's name or phone; the newest first. An empty text finds the open ones. */
+/** Orders by number, ticket, customer's name or phone; what can be collected first, then the newest. */
 export const findOrders = async (db: Queries, text: string, states: readonly string[], most = 30) => {
   const number = /^(\d{1,9})(-\d*)?$/.exec(text.trim())?.[1] ?? '';
   return readRows(
@@ -236,12 +238,14 @@ export const findOrders = async (db: Queries, text: string, states: readonly str
       `SELECT o.number, o.state, o.promised::text, c.name AS customer, c.phone,
               coalesce((SELECT string_agg(nullif(p.design -> 'piece' ->> 'title', ''), ', ' ORDER BY p.position) FROM piece p WHERE p.order_id = o.id), '') AS titles,
               (o.agreed ->> 'total')::int AS total,
-              coalesce((SELECT sum(amount) FROM payment y WHERE y.order_id = o.id), 0)::int AS paid
+              coalesce((SELECT sum(amount) FROM payment y WHERE y.order_id = o.id), 0)::int AS paid,
+              o.state = 'accepted' AND NOT EXISTS (SELECT 1 FROM job j JOIN step s ON s.job_id = j.id
+                                                    WHERE j.order_id = o.id AND s.step = 'final-check' AND s.state <> 'done') AS ready
          FROM orders o JOIN customer c ON c.id = o.customer_id
         WHERE o.state = ANY ($4)
           AND ($1 = '' OR lower(c.name) LIKE '%' || lower($1) || '%' OR ($2 <> '' AND o.number::text LIKE $2 || '%')
                OR (length($3) > 2 AND c.digits LIKE '%' || $3 || '%'))
-        ORDER BY o.number DESC LIMIT $5`,
+        ORDER BY ready DESC, o.number DESC LIMIT $5`,
       [likeText(text.trim()), number, digitsOf(text), states, most],
     ),
   );

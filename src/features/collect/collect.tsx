@@ -52,8 +52,8 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
                 {one.customer} <span className="soft">{one.phone}</span>
               </span>
               <span className="soft">{one.titles}</span>
-              <span className="soft">
-                {stateName(one.state)}, {dayName(one.promised)}
+              <span className={one.ready ? styles.ready : 'soft'}>
+                {one.ready ? stateName('ready') : `${stateName(one.state)}, ${dayName(one.promised)}`}
               </span>
               <span className="num">
                 {one.total === null ? '' : one.total === one.paid ? 'paid' : <Cash value={one.total - one.paid} />}
