@@ -42,7 +42,10 @@ const LENGTHS: Record<string, Sentence> = {
 };
 
 const DESIGN: Record<string, Sentence> = {
-  'material-unknown': ({ f }) => `${f.code} is no longer in the price list. Choose another; everything else is kept.`,
+  'material-unknown': ({ f }) =>
+    f.code === ''
+      ? 'Nothing is chosen here yet.'
+      : `${f.code} is no longer in the price list. Choose another; everything else is kept.`,
   'overlap-takes-all': ({ len }) =>
     `An overlap of ${len('overlap')} a side leaves no window in a piece whose shorter side is ${len('shorter')}.`,
   'rabbet-wider-than-face': ({ len }) =>
