@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
+import net from 'node:net';
 import path from 'node:path';
 
 export const ENV = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
@@ -63,9 +64,21 @@ export function build() {
 
 export const port = () => process.env.PORT ?? '3000';
 
+/** Whether nobody listens there yet; otherwise another server's answer would be taken for ours. */
+const free = (host) =>
+  new Promise((resolve) => {
+    const probe = net.createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(Number(port()), host, () => probe.close(() => resolve(true)));
+  });
+
 /** Starts the built server; resolves with its address once it answers. */
 export async function serve(env, host) {
   const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port()}`;
+  if (!(await free(host))) {
+    process.stderr.write(`Port ${port()} is taken by another program. Stop it, or set PORT to another number.\n`);
+    process.exit(1);
+  }
   const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port(), '-H', host], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...ENV, ...env },

@@ -1,7 +1,7 @@
 /** Every issue and caution in words: one place, plain speech, the figures in the unit in force. */
 import type { Issue } from '@/core/issue';
 import { type Length, type Unit } from '@/core/units/length';
-import { lengthText } from '@/core/units/format-length';
+import { fieldText } from '@/core/units/format-length';
 import { type Money, formatMoney } from '@/core/units/money';
 import { pointName, stepName } from './bench';
 
@@ -196,8 +196,8 @@ const SENTENCES: Record<string, Sentence> = { ...LENGTHS, ...DESIGN, ...CAUTIONS
 
 /** Lengths in sentences are shown as finely as a rule can; a caution is often about little. */
 function speak(table: Record<string, Sentence>, code: string, f: Figures, unit: Unit): string {
-  const len = (key: string) => lengthText(Number(f[key] ?? 0) as Length, unit);
-  const deep = (key: string) => lengthText(Number(f[key] ?? 0) as Length, 'mm');
+  const len = (key: string) => `${fieldText(Number(f[key] ?? 0) as Length, unit)} ${unit}`;
+  const deep = (key: string) => `${fieldText(Number(f[key] ?? 0) as Length, 'mm')} mm`;
   const cash = (key: string) => formatMoney(Number(f[key] ?? 0) as Money);
   const sentence = Object.hasOwn(table, code) ? table[code] : undefined;
   return sentence ? sentence({ f, len, deep, cash, unit }) : code;

@@ -55,7 +55,7 @@ describe('words', () => {
 
   it('says lengths in the unit in force, depths in millimetres, money as money', () => {
     expect(sayCaution('stick-too-short', { leg: inches(30), stick: inches(28), trim: mm(10) }, 'in')).toBe(
-      'The longest leg is 30 in; a stick is 28 in less 25/64 + in at each end.',
+      'The longest leg is 30 in; a stick is 28 in less 25/64 in at each end.',
     );
     expect(sayCaution('depth-tight', { room: mm(1.8), wanted: mm(3) }, 'in')).toBe(
       'Fits with 1.8 mm to spare; points want 3 mm.',
