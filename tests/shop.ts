@@ -7,6 +7,7 @@ import { type Unit, inches, length, mm } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
 import { money } from '@/core/units/money';
 import type { Shop } from '@/core/work-out';
+import type { ShopView } from '@/contract/views';
 
 export const inch = (text: string) => mustParseLength(text, { unit: 'in', zeroAllowed: true });
 
@@ -121,6 +122,20 @@ export const shop = (unit: Unit = 'in', over: Partial<Shop> = {}): Shop => ({
 });
 
 const HOUSE = { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' };
+/** The same shop as the screens are shown it. */
+export const shopView: ShopView = {
+  name: 'Test',
+  homeUnit: 'in',
+  demo: false,
+  prices,
+  house: HOUSE,
+  lists: {
+    mouldings: [...books.mouldings.values()],
+    mats: [...books.mats.values()],
+    glazings: [...books.glazings.values()],
+    backings: [...books.backings.values()],
+  },
+};
 /** The design of the worked price example: 12 × 16, one mat 2½ all round. */
 export function exampleDesign(over: Partial<Design> = {}): Design {
   const start = newDesign(defaultSettings('in'), HOUSE, inches(12), inches(16));

@@ -1,6 +1,6 @@
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
-import type { JobView, OrderView, ShopView } from '@/contract/views';
+import type { JobView, OrderView } from '@/contract/views';
 import type { Design } from '@/core/design/design';
 import { priceOrder } from '@/core/pricing/price';
 import { inches } from '@/core/units/length';
@@ -9,7 +9,7 @@ import { Sheet } from '@/server/papers/sheet';
 import { quotePaper } from '@/server/papers/quote';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
-import { books, exampleDesign, inch, prices, shop } from '../shop';
+import { exampleDesign, inch, prices, shop, shopView } from '../shop';
 
 const HOSTILE = 'Zażółć 漢字 👩‍🎨 <script> ${x} %s \u0000 '.repeat(6);
 const worked = (design: Design) => {
@@ -32,19 +32,6 @@ const job = (design: Design = exampleDesign()): JobView => ({
   worked: worked(design),
   steps: worked(design).route.map((one) => ({ ...one, state: 'todo', times: 0, startedAt: null })),
 });
-const shopView: ShopView = {
-  name: 'Test',
-  homeUnit: 'in',
-  demo: false,
-  prices,
-  house: { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' },
-  lists: {
-    mouldings: [...books.mouldings.values()],
-    mats: [...books.mats.values()],
-    glazings: [...books.glazings.values()],
-    backings: [...books.backings.values()],
-  },
-};
 const order = (designs: Design[]): OrderView => ({
   id: 'o',
   number: 2401,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { books, exampleDesign, prices } from '../../../tests/shop';
-import type { OrderView, ShopView } from '@/contract/views';
+import { books, exampleDesign, shopView } from '../../../tests/shop';
+import type { OrderView } from '@/contract/views';
 import { apply, begin, change, redo, undo } from '@/core/design/edit';
 import { freeze, givenIn, resolve, thaw } from '@/core/design/resolve';
 import type { Unit } from '@/core/units/length';
@@ -17,19 +17,7 @@ import {
   unread,
 } from './draft';
 
-const shop: ShopView = {
-  name: 'Test',
-  homeUnit: 'in',
-  demo: false,
-  prices,
-  house: { mat: 'A1', moulding: 'NOT-HERE', glazing: 'G1', backing: 'B1' },
-  lists: {
-    mouldings: [...books.mouldings.values()],
-    mats: [...books.mats.values()],
-    glazings: [...books.glazings.values()],
-    backings: [...books.backings.values()],
-  },
-};
+const shop = { ...shopView, house: { ...shopView.house, moulding: 'NOT-HERE' } };
 const WIDTH = ['piece', 'width'];
 const draft = (): Draft => ({
   orderId: 'o',
