@@ -1,5 +1,7 @@
 /** Two months of made-up orders in every state, told in days before and after the day the demo starts. */
-import type { PieceKind } from '@/core/design/design';
+import type { BuildCode } from '@/core/builds';
+import type { Design, PieceKind } from '@/core/design/design';
+import { inches } from '@/core/units/length';
 
 export interface DemoPiece {
   readonly title: string;
@@ -10,6 +12,8 @@ export interface DemoPiece {
   readonly glazing?: string;
   readonly original?: boolean;
   readonly insists?: string;
+  readonly build?: BuildCode;
+  readonly over?: Partial<Design>;
 }
 /** How far an order has come: quoted, a number of steps done, ready, handed over, held, or failed once at the check. */
 export type Progress = 'quoted' | 'expired' | number | 'ready' | 'handed-over' | 'cancelled';
@@ -249,5 +253,43 @@ export const ORDERS: readonly DemoOrder[] = [
     promisedIn: 15,
     progress: 'quoted',
     pieces: [piece('Cormorants', 'print', ['12', '16'], 'GAN-31')],
+  },
+  {
+    customer: 3,
+    ago: 7,
+    promisedIn: 8,
+    progress: 2,
+    pieces: [
+      piece('Skerry at dusk', 'canvas', ['16', '20'], 'KNO-13', {
+        build: 'floater',
+        original: true,
+        insists: 'The edges of the canvas stay visible',
+        over: { own: { gap: inches(0, 1, 4) } },
+      }),
+    ],
+  },
+  {
+    customer: 5,
+    ago: 6,
+    promisedIn: 11,
+    progress: 3,
+    pieces: [
+      piece('Pocket compass', 'object', ['4', '4'], 'KNO-12', {
+        build: 'shadow-box',
+        original: true,
+        glazing: 'GL-UV',
+        over: { own: { objectDepth: inches(0, 1, 2) } },
+      }),
+    ],
+  },
+  {
+    customer: 10,
+    ago: 2,
+    promisedIn: 16,
+    progress: 'quoted',
+    pieces: [
+      piece('Regatta jersey, 1974', 'garment', ['24', '28'], 'KNO-15', { build: 'garment', glazing: 'AC-UV' }),
+      piece('Low tide, panel', 'panel', ['10', '12'], 'KNO-11', { build: 'tray', original: true }),
+    ],
   },
 ];

@@ -6,10 +6,11 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { CommandName, Payload } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
-import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/route';
 import { priceOrder } from '@/core/pricing/price';
 import { type Shop, workOut } from '@/core/work-out';
 import { type Design, newDesign } from '@/core/design/design';
+import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
@@ -36,7 +37,8 @@ const inch = (text: string) => mustParseLength(text, { unit: 'in' });
 const SETTINGS = defaultSettings('in');
 
 function designOf(piece: DemoPiece): Design {
-  const start = newDesign(SETTINGS, STARTING_HOUSE, inch(piece.size[0]), inch(piece.size[1]));
+  const plain = newDesign(SETTINGS, STARTING_HOUSE, inch(piece.size[0]), inch(piece.size[1]));
+  const start = withBuild(plain, piece.build ?? 'window-mat', SETTINGS, STARTING_HOUSE);
   const mats = (piece.mats ?? ['RAG-SHELL']).map((code, index) => ({
     board: { code },
     reveal: index === 0 ? length(0) : SETTINGS.reveal,
@@ -46,11 +48,12 @@ function designOf(piece: DemoPiece): Design {
     ...start,
     piece: { ...start.piece, title: piece.title, kind: piece.kind, irreplaceable: piece.original ?? false },
     insists: piece.insists ?? '',
-    mats,
+    mats: piece.build && !piece.mats ? start.mats : mats,
     border: { mode: 'weighted', all: small ? inches(2) : inches(2, 1, 2), extra: SETTINGS.bottomExtra },
     frame: { ...start.frame, moulding: { code: piece.moulding } },
     glazing: { code: piece.glazing ?? 'GL-CLEAR' },
     backing: { code: 'FOAM-5' },
+    ...piece.over,
   };
 }
 
@@ -83,10 +86,19 @@ class Teller {
   }
 }
 
-async function workJob(tell: Teller, jobId: string, steps: number, order: DemoOrder): Promise<void> {
+type DemoJob = { readonly id: string; readonly design: Design };
+/** The steps of a piece up to and with its final check. */
+function stepsOf(tell: Teller, { design }: DemoJob): StepKey[] {
+  const worked = workOut(design, tell.shop);
+  if (!worked.ok) throw new Error(`${design.piece.title}: ${worked.issues.map((one) => one.code).join()}`);
+  const steps = worked.value.route.map((one) => one.step);
+  return steps.slice(0, steps.indexOf('final-check') + 1);
+}
+
+async function workJob(tell: Teller, job: DemoJob, count: number, order: DemoOrder): Promise<void> {
+  const jobId = job.id;
   let revision = 1;
-  for (let done = 0; done < steps; done += 1) {
-    const next = STEPS[done]!;
+  for (const [done, next] of stepsOf(tell, job).slice(0, count).entries()) {
     tell.at = new Date(tell.at.getTime() + 5_400_000);
     tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
     if (next === 'final-check') {
@@ -110,7 +122,7 @@ async function failOnce(tell: Teller, jobId: string, revision: number): Promise<
   });
 }
 
-const STEPS_READY = 11;
+const ALL_STEPS = Number.POSITIVE_INFINITY;
 
 async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
   const orderId = crypto.randomUUID();
@@ -131,12 +143,13 @@ async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds:
   const total = await agreedTotal(tell, orderId, pieces);
   const deposit = Math.min(total, Math.ceil(total / 200) * 100);
   await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: deposit });
-  const steps = typeof progress === 'number' ? progress : STEPS_READY;
+  const steps = typeof progress === 'number' ? progress : ALL_STEPS;
   for (const piece of pieces) {
     if (order.failed) {
-      await workJob(tell, piece.id, STEPS_READY - 1, { ...order, failed: undefined } as DemoOrder);
-      await failOnce(tell, piece.id, STEPS_READY);
-    } else await workJob(tell, piece.id, steps, order);
+      const before = stepsOf(tell, piece).length - 1;
+      await workJob(tell, piece, before, { ...order, failed: undefined } as DemoOrder);
+      await failOnce(tell, piece.id, before + 1);
+    } else await workJob(tell, piece, steps, order);
   }
   tell.by = 'Tobin';
   tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));

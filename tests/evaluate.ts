@@ -1,6 +1,6 @@
 /**
- * Recomputes a working from its formula and inputs, apart from the code that made it: numbers, + − × ÷, brackets and
- * names. Lengths count in units, money in minor units, numbers as they are.
+ * Recomputes a working from its formula and inputs, apart from the code that made it: numbers, + − × ÷, brackets,
+ * names, the larger or smaller of two, a square root. Lengths count in units, money in minor units, numbers as they are.
  */
 import type { Working } from '@/core/working';
 
@@ -14,7 +14,17 @@ export function evaluate({ formula, inputs, value }: Working): number {
     at = formula.length - rest().length + text.length;
     return true;
   };
+  const pair = (pick: (a: number, b: number) => number): number => {
+    const first = total();
+    if (!skip(',')) throw new Error(`comma in ${formula}`);
+    const second = total();
+    if (!skip(')')) throw new Error(`bracket in ${formula}`);
+    return pick(first, second);
+  };
   const operand = (): number => {
+    if (skip('larger of (')) return pair(Math.max);
+    if (skip('smaller of (')) return pair(Math.min);
+    if (skip('square root of')) return Math.sqrt(operand());
     if (skip('(')) {
       const inside = total();
       if (!skip(')')) throw new Error(`bracket in ${formula}`);

@@ -17,3 +17,5 @@ export function workedCases(topic: string): WorkedCase[] {
   if (found.length === 0) throw new Error(`no worked case on ${topic}`);
   return found;
 }
+
+export const allCases = cases as unknown as readonly WorkedCase[];

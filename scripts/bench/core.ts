@@ -1,33 +1,30 @@
-/** How long the core takes to work one design out, over designs that differ. */
+/** How long the core takes to work one design out, over random designs of every build, ways out left untried and tried. */
+import fc from 'fast-check';
 import { workOut } from '@/core/work-out';
-import { type Length, length } from '@/core/units/length';
-import { exampleDesign, shop } from '../../tests/shop';
+import { anyDesign } from '../../tests/designs';
+import { shop } from '../../tests/shop';
 import { say } from './figures';
 
 const within = shop();
-const designs = Array.from({ length: 500 }, (_, k) => {
-  const design = exampleDesign();
-  const mats = Array.from({ length: 1 + (k % 3) }, (_mat, index) => ({
-    board: { code: 'A1' },
-    reveal: length(index * 1000),
-  }));
-  return {
-    ...design,
-    mats,
-    piece: {
-      ...design.piece,
-      width: (60_000 + k * 97) as Length,
-      height: (80_000 + k * 61) as Length,
-      irreplaceable: k % 2 === 0,
-    },
-  };
-});
-for (let warm = 0; warm < 4; warm += 1) for (const design of designs) workOut(design, within);
-const times = Array.from({ length: 10 }, () =>
+const designs = fc.sample(anyDesign, { numRuns: 1600, seed: 5 }).filter((design) => workOut(design, within).ok);
+const timed = (one: (design: (typeof designs)[number]) => void) =>
   designs.map((design) => {
     const from = performance.now();
-    workOut(design, within);
+    one(design);
     return performance.now() - from;
-  }),
-).flat();
-say('work-out of one design, in Node', times);
+  });
+const plain = (design: (typeof designs)[number]) => void workOut(design, within);
+const withWays = (design: (typeof designs)[number]) => {
+  const result = workOut(design, within);
+  if (result.ok) for (const caution of result.value.cautions) void caution.waysOut.length;
+};
+for (let warm = 0; warm < 6; warm += 1) designs.forEach(withWays);
+const rounds = Array.from({ length: 8 });
+say(
+  `work-out of one design, ${designs.length} of every build, in Node`,
+  rounds.flatMap(() => timed(plain)),
+);
+say(
+  'the same with every way out tried',
+  rounds.flatMap(() => timed(withWays)),
+);

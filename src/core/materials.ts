@@ -1,4 +1,5 @@
 /** What the shop's books hold about materials, as far as sizes, weights and prices need it. Costs are decimal texts. */
+import type { ItemRule } from './pricing/book';
 import type { Length, Size } from './units/length';
 
 export const PROFILES = ['flat', 'scoop', 'round', 'step', 'cushion', 'reverse', 'box', 'ogee'] as const;
@@ -27,6 +28,8 @@ export interface Moulding {
   readonly density?: number;
   /** kg the joined frame may carry; without it faceWidth × height / 40 in millimetres. */
   readonly rated?: number;
+  /** What it says against the price rule of its group. */
+  readonly price?: ItemRule;
 }
 
 /** Anything sold by area: mat board, glazing, backing. `cost` is per square foot or square metre. */
@@ -40,6 +43,7 @@ export interface Sheet {
   readonly largest?: Size;
   /** Acid-free and safe for an original. */
   readonly archival: boolean;
+  readonly price?: ItemRule;
 }
 export interface Glazing extends Sheet {
   readonly type: 'glass' | 'acrylic' | 'none';

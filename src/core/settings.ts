@@ -35,6 +35,47 @@ export interface Settings {
   readonly pointStep: Length;
   readonly dustCoverInset: Length;
   readonly glassMost: readonly [Length, Length];
+  /** Windows and mats. */
+  readonly floatGap: Length;
+  readonly bridgeLeast: Length;
+  readonly patch: Length;
+  readonly setBack: Length;
+  readonly spacerMat: Length;
+  readonly stripWidth: Length;
+  readonly tab: Length;
+  readonly tabClear: Length;
+  readonly depthBehindMat: Length;
+  readonly standardLeast: Length;
+  /** Rabbets and wood. */
+  readonly rabbetLeast: Length;
+  readonly woodNone: Length;
+  readonly woodWeak: Length;
+  /** Joining: wedge heights stocked, corner braces from these figures on. */
+  readonly wedges: readonly Length[];
+  readonly braces: { readonly united: Length; readonly kg: number };
+  readonly bracesPanes: { readonly united: Length; readonly kg: number };
+  readonly alwaysBraces: 'by size' | 'always' | 'never';
+  /** Screws and pins. */
+  readonly screws: readonly Length[];
+  readonly screwClear: Length;
+  readonly oneScrew: Length;
+  readonly screwStep: Length;
+  readonly pinStep: Length;
+  readonly hinge: { readonly first: Length; readonly step: Length };
+  /** Canvas, boxes and clips. */
+  readonly gapLeast: Length;
+  readonly keyTravel: Length;
+  readonly wrapMore: Length;
+  readonly crossbar: { readonly side: Length; readonly united: Length };
+  readonly shimClear: Length;
+  readonly padding: Length;
+  readonly roughAllowance: Length;
+  readonly clipStep: Length;
+  readonly sawtoothOne: Length;
+  readonly sawtoothKg: number;
+  readonly heavyKg: number;
+  /** Minor units: above it a written agreement and a locked place. */
+  readonly valueLimit: number;
 }
 
 const both = (inch: Length, metric: Length) => ({ in: inch, mm: metric });
@@ -71,5 +112,53 @@ export function defaultSettings(unit: Unit): Settings {
     pointStep: pick(inches(4), mm(100)),
     dustCoverInset: pick(inches(0, 1, 8), mm(3)),
     glassMost: [pick(inches(60), mm(1500)), pick(inches(40), mm(1000))],
+    floatGap: pick(inches(0, 1, 4), mm(6)),
+    bridgeLeast: pick(inches(0, 3, 4), mm(20)),
+    patch: pick(inches(1), mm(25)),
+    setBack: pick(inches(0, 1, 4), mm(6)),
+    spacerMat: mm(1.4),
+    stripWidth: pick(inches(0, 3, 16), mm(5)),
+    tab: pick(inches(1), mm(25)),
+    tabClear: pick(inches(0, 1, 8), mm(3)),
+    depthBehindMat: mm(3),
+    standardLeast: pick(inches(1, 1, 2), mm(38)),
+    rabbetLeast: pick(inches(0, 3, 16), mm(5)),
+    woodNone: pick(inches(0, 1, 4), mm(6)),
+    woodWeak: pick(inches(0, 3, 8), mm(10)),
+    wedges: [3, 5, 7, 10, 12, 15].map(mm),
+    braces: { united: pick(inches(60), mm(1500)), kg: 8 },
+    bracesPanes: { united: pick(inches(50), mm(1270)), kg: 5 },
+    alwaysBraces: 'by size',
+    screws:
+      unit === 'in'
+        ? [
+            inches(0, 1, 2),
+            inches(0, 5, 8),
+            inches(0, 3, 4),
+            inches(1),
+            inches(1, 1, 4),
+            inches(1, 1, 2),
+            inches(1, 3, 4),
+            inches(2),
+            inches(2, 1, 2),
+          ]
+        : [12, 16, 20, 25, 30, 35, 40, 45, 50, 60].map(mm),
+    screwClear: pick(inches(0, 1, 8), mm(3)),
+    oneScrew: pick(inches(12), mm(300)),
+    screwStep: pick(inches(16), mm(400)),
+    pinStep: mm(150),
+    hinge: { first: pick(inches(12), mm(300)), step: pick(inches(10), mm(250)) },
+    gapLeast: pick(inches(0, 1, 16), mm(1.5)),
+    keyTravel: pick(inches(0, 1, 8), mm(3)),
+    wrapMore: pick(inches(1), mm(25)),
+    crossbar: { side: pick(inches(40), mm(1000)), united: pick(inches(60), mm(1500)) },
+    shimClear: mm(0.2),
+    padding: pick(inches(2), mm(50)),
+    roughAllowance: pick(inches(2), mm(50)),
+    clipStep: pick(inches(16), mm(400)),
+    sawtoothOne: pick(inches(12), mm(300)),
+    sawtoothKg: 1,
+    heavyKg: 15,
+    valueLimit: 1_000_00,
   };
 }

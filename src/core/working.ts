@@ -28,11 +28,15 @@ export const ofNumber = (value: string | number, of?: string): Quantity =>
   of === undefined ? { kind: 'number', value: String(value) } : { kind: 'number', value: String(value), of };
 
 type Inputs = Readonly<Record<string, Length | Quantity>>;
+interface Said {
+  readonly formula: string;
+  readonly inputs: Inputs;
+}
 interface Note {
   readonly path: string;
   readonly label: string;
   readonly formula: string;
-  readonly inputs: Inputs;
+  readonly inputs: Inputs | (() => Said);
   readonly value: Length;
 }
 
@@ -58,12 +62,18 @@ export class Notebook {
     return value;
   }
 
+  /** A note whose formula is only made when somebody asks. */
+  later(path: string, label: string, said: () => Said, value: Length): Length {
+    this.notes.push({ path, label, formula: '', inputs: said, value });
+    return value;
+  }
+
   get workings(): Workings {
     this.written ??= Object.fromEntries(
-      this.notes.map(({ path, label, formula, inputs, value }) => [
-        path,
-        { label, formula, inputs: quantities(inputs), value: ofLength(value) },
-      ]),
+      this.notes.map(({ path, label, formula, inputs, value }) => {
+        const said = typeof inputs === 'function' ? inputs() : { formula, inputs };
+        return [path, { label, formula: said.formula, inputs: quantities(said.inputs), value: ofLength(value) }];
+      }),
     );
     return this.written;
   }

@@ -1,7 +1,8 @@
 /** The open computations: work-out and length parsing, and their description, generated from the schemas in use. */
 import { z } from 'zod';
 import { type WorkOutAnswer, answerOf, presenter, workOutAnswer } from '@/core/open/answer';
-import { readRequest, workOutBody } from '@/core/open/request';
+import { workOutBody } from '@/core/open/body';
+import { readRequest } from '@/core/open/request';
 import { EMPTY_CATALOGUE } from '@/core/materials';
 import { type Issue, type Outcome, bad, good } from '@/core/issue';
 import { parseLength } from '@/core/units/parse-length';

@@ -14,7 +14,8 @@ import { useUnit } from './units';
 
 export interface LengthFieldProps {
   readonly label: string;
-  readonly value: Length;
+  /** Undefined where it may be left empty. */
+  readonly value: Length | undefined;
   /** What was typed, while it is not yet (or not exactly) what the value shows. */
   readonly typed?: string | undefined;
   readonly issue?: Issue | undefined;
@@ -50,8 +51,8 @@ export const LengthField = memo(function LengthField({
 }: LengthFieldProps) {
   const { unit } = useUnit();
   const id = useId();
-  const text = typed ?? fieldText(value, unit);
-  const near = typed === undefined && !showsExactly(value, unit);
+  const text = typed ?? (value === undefined ? '' : fieldText(value, unit));
+  const near = typed === undefined && value !== undefined && !showsExactly(value, unit);
   return (
     <div className={styles.field}>
       <label htmlFor={id}>{label}</label>

@@ -17,6 +17,13 @@ interface Say {
 }
 type Sentence = (say: Say) => string;
 
+const PLACE_NAMES: Record<string, string> = {
+  public: 'A public place',
+  child: 'A child’s room',
+  'over a bed': 'Over a bed',
+};
+const cap = (text: string | number | undefined) => String(text ?? '').replace(/^./, (first) => first.toUpperCase());
+
 const EXAMPLE = { in: '16 7/8', mm: '425 or 42.5 cm' } as const;
 
 const LENGTHS: Record<string, Sentence> = {
@@ -51,6 +58,25 @@ const DESIGN: Record<string, Sentence> = {
   'rabbet-wider-than-face': ({ len }) =>
     `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
   'frame-closes': ({ len }) => `A rabbet of ${len('rabbet')} a side would close the frame over this piece.`,
+  'border-none': () => 'A border comes out as nothing: there is no mat left on that side.',
+  'fit-no-border': ({ len }) =>
+    `A window of ${len('w')} × ${len('h')} leaves no border as wished in a package of ${len('packW')} × ${len('packH')}.`,
+  'set-back-takes-border': ({ len }) =>
+    `A hidden spacer set back ${len('setBack')} needs borders wider than that; the narrowest is ${len('border')}.`,
+  'tab-none': () => 'Nothing is left for a tab: the window or the border is too narrow for a turned edge.',
+  'circle-not-round': ({ len }) => `A circle is as wide as high; this window is ${len('w')} × ${len('h')}.`,
+  'corner-too-big': ({ len }) =>
+    `${len('corner')} at the corners is too much for a window of ${len('w')} × ${len('h')}.`,
+  'strip-shows': ({ len }) => `A strip of ${len('strip')} would be seen: the lip hides ${len('room')}.`,
+  'strip-too-wide': ({ len }) => `Two strips of ${len('strip')} fill the whole piece.`,
+  'package-none': () => 'Nothing is left of the package with these figures.',
+  'nothing-left': () => 'One of the parts comes out as nothing with these figures.',
+  'lip-too-wide': ({ len }) => `A lip of ${len('lip')} is not narrower than the fillet itself.`,
+  'polygon-sides': ({ f }) => `A frame has 3 to 12 equal sides; ${f.sides} were asked for.`,
+  'polygon-size': () => 'Say the side, or the size across the flats.',
+  'number-wrong': ({ f }) => `“${f.typed}” is not a number. Expected something like 2.5.`,
+  'caution-unknown': ({ f }) => `There is no caution “${f.code}”.`,
+  'topic-unknown': ({ f }) => `There is no sum “${f.topic}”.`,
   'reveals-take-border': () => 'The reveals take the whole border: nothing is left of the top mat.',
   'ends-differ': ({ len }) =>
     `The two ends differ by more than half (${len('first')} and ${len('second')}). Measure again.`,
@@ -86,6 +112,53 @@ const CAUTIONS: Record<string, Sentence> = {
   'no-wire': ({ f }) =>
     `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
   'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
+  'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
+  'adhesive-on-document': () => 'Tape or glue on a document takes from its value: corners or edge strips instead.',
+  'border-bottom-light': ({ len }) =>
+    `The bottom border, ${len('bottom')}, is narrower than the top, ${len('top')}: it looks as if it slid down.`,
+  'bridge-narrow': ({ len }) =>
+    `A bridge or border of ${len('bridge')} between windows will not hold; ${len('least')} is the least.`,
+  'sheds-needs-spacer': ({ f }) =>
+    `${cap(f.medium)} sheds: flakes need a hidden spacer or room to fall behind the mat.`,
+  'sheds-static': ({ f }) => `Acrylic is static and lifts ${f.medium}: glass instead.`,
+  'touches-glass': ({ f }) => `The ${f.medium} would lie against the glazing and stick: a mat or spacer strips.`,
+  'coated-side': () => 'The glazing is coated: mark the coated side and keep it where it belongs.',
+  ammonia: ({ f }) =>
+    f.glazing === 'acrylic'
+      ? 'Acrylic: a cleaner made for it and a soft cloth, nothing with ammonia or alcohol.'
+      : 'An archival package: clean with no ammonia, away from the piece.',
+  'object-touches-glass': ({ f, deep }) =>
+    `The object is ${deep('object')} deep and the box ${deep('inner')}: it would touch the glass.${f.needed ? ` A rabbet of ${deep('needed')} would do.` : ''}`,
+  'object-near-glass': ({ f, deep }) =>
+    `The object is ${deep('object')} deep, the box ${deep('inner')}: less than ${deep('clearance')} to the glass.${f.needed ? ` A rabbet of ${deep('needed')} would do.` : ''}`,
+  'rabbet-widen-weak': ({ len }) =>
+    `Widening the rabbet by ${len('x')} a side leaves ${len('wood')} of wood: no points from behind, corner brackets and a fillet instead.`,
+  'rabbet-widen-no': ({ len }) =>
+    `Widening the rabbet by ${len('x')} a side would leave ${len('wood')} of wood; less than ${len('least')} does not hold. Another moulding or size.`,
+  'screw-through': ({ len }) =>
+    `A screw of ${len('screw')} comes within ${len('clear')} of the face, ${len('deep')} away.`,
+  'screw-short': ({ len }) => `A screw of ${len('screw')} does not reach a third into the bar.`,
+  'keyed-fixed': () => 'Screwed hard, the keys can no longer widen the stretcher: oversized holes and washers.',
+  'canvas-no-gap': ({ len }) => `A gap of ${len('gap')} lets the canvas touch the wall; ${len('least')} at least.`,
+  'keys-blocked': ({ len }) =>
+    `A gap of ${len('gap')} leaves the keys no room to widen the stretcher; ${len('least')} would.`,
+  'shim-uneven': ({ deep }) =>
+    `Cards of this thickness leave ${deep('off')} open on one side: the piece sits off centre.`,
+  'plate-too-wide': ({ len }) => `The hanger plate, ${len('plate')}, is wider than the rail behind it, ${len('rail')}.`,
+  'thick-paint': () => 'The paint stands high: never face down under weight, never pressed.',
+  'safety-glazing': ({ f }) =>
+    `${PLACE_NAMES[String(f.place)] ?? 'There'}: safety glazing or acrylic; local codes decide.`,
+  heavy: ({ f }) =>
+    `${f.kg} kg: two people lift it, two hooks or a cleat fixed into structure; local codes decide, a licensed installer where they require one.`,
+  'wire-orientation': () => 'As high as wide: the top and the ring side are marked on the ticket and the back.',
+  'value-high': ({ cash }) => `Worth ${cash('value')}, over ${cash('limit')}: a written agreement and a locked place.`,
+  'lead-time': ({ f }) => `Promised for ${f.promised}, but the material is here on ${f.here}.`,
+  damaged: () => 'Mould, flaking or tears: a conservator decides; the shop does not repair it.',
+  'old-finish': () => 'An old finish may hold lead: test before sanding or stripping, and follow local rules.',
+  'dust-fumes': () => 'Dust or fumes: extraction or outdoors, a respirator, no flame; read the label.',
+  darkens: () => 'This timber or finish changes with light: say so to the customer.',
+  'blade-glass': () => 'Glass and fresh blades: cut-resistant gloves and eye protection.',
+  wicking: () => 'Liquid runs under edges and cans spit: spray the cloth, away from the piece.',
   'wire-shows': ({ len }) =>
     `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
 };
@@ -102,6 +175,16 @@ const WAYS: Record<string, Sentence> = {
   'no-hanging': () => 'No wire; two hooks on the wall',
   'more-slack': ({ f }) => `Slack ${f.slack}`,
   'less-slack': ({ f }) => `Slack ${f.slack}`,
+  'two-hooks': () => 'Two hooks on the frame, no wire',
+  'hinge-instead': () => 'Hinges that come off again',
+  'corners-instead': () => 'Corner pockets instead',
+  'even-border': () => 'Bottom as wide as the top',
+  'widen-bridge': ({ len }) => `Bridges ${len('bridge')}`,
+  'add-spacer': () => 'A hidden spacer mat',
+  'add-strips': () => 'Spacer strips under the lip',
+  'own-size': () => 'Its own outside size',
+  'oversized-holes': () => 'Oversized holes and washers',
+  'set-gap': ({ len }) => `Gap ${len('gap')}`,
   'lower-rings': ({ len }) => `Rings ${len('distance')} below the top`,
 };
 
@@ -192,7 +275,7 @@ const LIST: Record<string, Sentence> = {
     `${f.name} is ${f.megabytes} MB. A list may be up to 2 MB (some ten thousand mouldings); nothing was read.`,
 };
 
-const SENTENCES: Record<string, Sentence> = { ...LENGTHS, ...DESIGN, ...CAUTIONS, ...SHOP, ...LIST };
+const SENTENCES: Record<string, Sentence> = { ...CAUTIONS, ...LENGTHS, ...DESIGN, ...SHOP, ...LIST };
 
 /** Lengths in sentences are shown as finely as a rule can; a caution is often about little. */
 function speak(table: Record<string, Sentence>, code: string, f: Figures, unit: Unit): string {

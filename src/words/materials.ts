@@ -1,4 +1,7 @@
 /** Names of pieces, parts, hardware and price lines. */
+import type { Hanging } from '@/core/parts/hanging';
+import type { WorkedOut } from '@/core/work-out';
+
 export const KIND_NAMES: Readonly<Record<string, string>> = {
   print: 'Print',
   poster: 'Poster',
@@ -11,6 +14,13 @@ export const KIND_NAMES: Readonly<Record<string, string>> = {
   watercolour: 'Watercolour',
   painting: 'Painting on paper',
   textile: 'Textile',
+  chalk: 'Chalk',
+  needlework: 'Needlework',
+  canvas: 'Canvas',
+  panel: 'Panel',
+  object: 'Object',
+  garment: 'Garment',
+  mirror: 'Mirror',
 };
 export const LINE_NAMES: Readonly<Record<string, string>> = {
   moulding: 'Moulding',
@@ -19,6 +29,11 @@ export const LINE_NAMES: Readonly<Record<string, string>> = {
   backing: 'Backing',
   labour: 'Work',
   hardware: 'Hanging kit',
+  liner: 'Liner',
+  fillet: 'Fillet',
+  mounting: 'Mounting',
+  windows: 'More windows',
+  shapes: 'Shaped windows',
 };
 export const HARDWARE_NAMES: Readonly<Record<string, string>> = {
   'flexible point': 'Flexible points',
@@ -27,7 +42,37 @@ export const HARDWARE_NAMES: Readonly<Record<string, string>> = {
   ring: 'Rings',
   wire: 'Wire',
   bumper: 'Bumpers',
+  'offset clip': 'Offset clips',
+  clip: 'Clips',
+  'spring clip': 'Spring clips',
+  'corner set': 'Corner sets',
+  'corner brace': 'Corner braces',
+  wedge: 'Wedges',
+  screw: 'Screws',
+  washer: 'Washers',
+  'riser block': 'Riser blocks',
+  shim: 'Shims',
+  pin: 'Pins or stitches',
+  'corner pocket': 'Corner pockets',
+  pad: 'Pads',
+  hook: 'Hooks',
+  sawtooth: 'Sawtooth hangers',
+  'safety film': 'Safety film',
+  sleeve: 'Clear sleeve',
 };
+
+/** How it hangs, in a few words. */
+export function hangingText(hanging: Hanging | undefined): string {
+  if (!hanging) return 'No hangers are fitted';
+  if (hanging.by === 'sawtooth') return hanging.hooks.count === 1 ? 'A sawtooth hanger' : 'Two sawtooth hangers';
+  return hanging.by === 'wire' && !hanging.noWire ? 'Rings and wire' : 'Two hooks, no wire';
+}
+
+/** What is supplied, by name: moulding first, then from the glass to the back. */
+export function suppliedNames({ sizes, stack }: WorkedOut): string[] {
+  const woods = [...sizes.frames].reverse().map((frame) => frame.moulding.name);
+  return [...new Set([...woods, ...stack.layers.map((layer) => layer.name)].filter(Boolean))];
+}
 
 /** `Thu 3 Dec` from `2026-12-03`; the year only when it is not this one. */
 export function dayName(day: string, thisYear?: number): string {

@@ -31,7 +31,8 @@ const numbers = async (text: string, states = all) =>
 describe('the demo shop', () => {
   it('is whole or not there, and is made once', async () => {
     await seedDemo(house);
-    expect(await numbers('')).toHaveLength(ORDERS.length);
+    const counted = await house.db.query<{ count: number }>('SELECT count(*)::int AS count FROM orders');
+    expect(counted[0]?.count).toBe(ORDERS.length);
     expect((await shopView(house))!.lists.mouldings).toHaveLength(60);
   });
 
@@ -87,11 +88,10 @@ describe('finding', () => {
     for (const text of ['%', '_', "'; DROP TABLE orders; --", '\\', '\u0001', '9'.repeat(80)])
       expect(await numbers(text)).toEqual([]);
     expect(await findCustomersView(house, '')).toHaveLength(CUSTOMERS.length);
-    expect((await findCustomersView(house, 'quill')).map((one) => one.name)).toEqual(
-      ['Harbour office, Quillet', 'Nerys Quill'].sort((a, b) =>
-        a === 'Nerys Quill' ? -1 : b === 'Nerys Quill' ? 1 : 0,
-      ),
-    );
+    expect((await findCustomersView(house, 'quill')).map((one) => one.name).sort()).toEqual([
+      'Harbour office, Quillet',
+      'Nerys Quill',
+    ]);
   });
 
   it('answers nothing for what is not there', async () => {

@@ -2,16 +2,16 @@
 import type { Edit } from '../design/edit';
 import type { Resolved } from '../design/resolve';
 import type { Catalogue } from '../materials';
-import type { Hanging } from '../parts/hanging';
 import type { Stack } from '../parts/stack';
-import type { Weight } from '../parts/weight';
 import type { Settings } from '../settings';
-import type { Sizes } from '../sizing/window-mat';
+import type { Sizes } from '../sizes';
+import type { Situation } from './situation';
 
 export type Level = 'refuse' | 'warn' | 'advise';
+export type Figures = Readonly<Record<string, string | number>>;
 export interface WayOut {
   readonly code: string;
-  readonly figures: Readonly<Record<string, string | number>>;
+  readonly figures: Figures;
   readonly edit: Edit;
 }
 export interface Caution {
@@ -19,26 +19,27 @@ export interface Caution {
   readonly level: Level;
   /** The field whose change would help, as a path into the design. */
   readonly path: string;
-  readonly figures: Readonly<Record<string, string | number>>;
+  readonly figures: Figures;
+  /** Edits that were tried: each removes this caution and brings no refusal. */
   readonly waysOut: readonly WayOut[];
 }
 
-/** Everything a rule may look at. */
+/** A worked-out design, as far as a way out needs to know it. */
 export interface Facts {
   readonly resolved: Resolved;
   readonly sizes: Sizes;
   readonly stack: Stack;
-  readonly weight: Weight;
-  readonly hanging?: Hanging;
   readonly settings: Settings;
+  readonly situation: Situation;
 }
 
-export type Figures = Caution['figures'];
 export interface Rule {
   readonly code: string;
   readonly level: Level;
   readonly path: string;
+  /** Said where the hands are, not at the desk. */
+  readonly bench?: true;
   /** The figures when it fires, else undefined. */
-  readonly fires: (facts: Facts) => Figures | undefined;
+  readonly fires: (situation: Situation, settings: Settings) => Figures | undefined;
   readonly waysOut?: (facts: Facts, books: Catalogue) => WayOut[];
 }

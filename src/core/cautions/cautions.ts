@@ -1,34 +1,57 @@
 /**
  * Every caution that fires, with the ways out that help: a way out is offered only after it was tried. The rule must
- * no longer fire on the edited design, and no refusal may have come.
+ * no longer fire on the edited design, and no refusal may have come. Ways are tried when somebody asks for them.
  */
 import { apply } from '../design/edit';
 import { type Resolved, resolve } from '../design/resolve';
 import type { Catalogue } from '../materials';
+import type { Settings } from '../settings';
 import type { Caution, Facts, WayOut } from './caution';
 import { RULES } from './rules';
+import type { Situation } from './situation';
 
 /** Works a design out far enough for the rules; undefined when it cannot be built. */
 export type FactFinder = (resolved: Resolved) => Facts | undefined;
 
-/** Every caution that fires, each with the ways out that were tried and do remove it without adding a refusal. */
+const refusals = (situation: Situation, settings: Settings) =>
+  RULES.filter((rule) => rule.level === 'refuse' && rule.fires(situation, settings)).map((rule) => rule.code);
+
 export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Caution[] {
-  const refused = (of: Facts) =>
-    RULES.filter((rule) => rule.level === 'refuse' && rule.fires(of)).map((rule) => rule.code);
+  const { situation, settings, resolved } = facts;
   let before: string[] | undefined;
-  return RULES.flatMap((rule) => {
-    const figures = rule.fires(facts);
-    if (!figures) return [];
+  const list: Caution[] = [];
+  for (const rule of RULES) {
+    if (rule.bench) continue;
+    const figures = rule.fires(situation, settings);
+    if (!figures) continue;
     const helps = (one: WayOut) => {
-      const edited = resolve(apply(facts.resolved.design, one.edit), books);
+      const edited = resolve(apply(resolved.design, one.edit), books);
       const after = edited.ok ? find(edited.value) : undefined;
       return (
         after !== undefined &&
-        !rule.fires(after) &&
-        refused(after).every((code) => (before ??= refused(facts)).includes(code))
+        !rule.fires(after.situation, settings) &&
+        refusals(after.situation, settings).every((code) => (before ??= refusals(situation, settings)).includes(code))
       );
     };
     const { code, level, path } = rule;
-    return [{ code, level, path, figures, waysOut: (rule.waysOut?.(facts, books) ?? []).filter(helps) }];
-  });
+    let ways: readonly WayOut[] | undefined;
+    list.push({
+      code,
+      level,
+      path,
+      figures,
+      get waysOut() {
+        ways ??= (rule.waysOut?.(facts, books) ?? []).filter(helps);
+        return ways;
+      },
+    });
+  }
+  return list;
 }
+
+/** The codes that fire in a situation, in the order of the table, or of `check` when only some are asked for. */
+export const firing = (situation: Situation, settings: Settings, check?: readonly string[]): string[] => {
+  const fired = RULES.filter((rule) => (!check || check.includes(rule.code)) && rule.fires(situation, settings));
+  const codes = fired.map((rule) => rule.code);
+  return check ? check.filter((code) => codes.includes(code)) : codes;
+};

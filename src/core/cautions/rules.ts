@@ -1,27 +1,39 @@
 /**
- * The first cautions: one rule per entry of a table. A rule says whether it fires, the figures of its sentence, the
- * field it belongs to, and ways out as edits of the design. Source: handbook, cautions; rulings R9, R49, R50, R55.
+ * The rules: one entry of a table each. A rule says whether it fires, the figures of its sentence, the field it
+ * belongs to, and ways out as edits of the design. Source: handbook, cautions; rulings R9, R16, R36, R39, R49, R50,
+ * R54, R55, R58, R62.
  */
+import { ownOf } from '../builds/fields';
+import { BUILDS } from '../builds';
 import type { Design } from '../design/design';
 import { type Edit, set } from '../design/edit';
 import type { Catalogue, Moulding } from '../materials';
+import { screwWrong } from '../parts/screws';
 import { verdictOf } from '../parts/stack';
 import { mouldingLimitKg } from '../parts/weight';
-import type { Sizes } from '../sizing/window-mat';
-import { type Length, type Size, fitsEitherWay, halve, larger, length, minus, mm, plus, times } from '../units/length';
+import type { Settings } from '../settings';
+import { woodLeft } from '../sizing/match';
+import { type Length, type Size, fitsEitherWay, halve, larger, length, minus, plus, times } from '../units/length';
 import { compare, mustDecimal } from '../units/rational';
 import type { Facts, Figures, Rule, WayOut } from './caution';
-
-const outOfSquare = ({ piece }: Sizes): Length =>
-  larger(minus(piece.larger.w, piece.smaller.w), minus(piece.larger.h, piece.smaller.h));
+import type { Situation } from './situation';
 
 const way = (code: string, design: Design, path: (string | number)[], to: unknown, figures: Figures = {}): WayOut => ({
   code,
   figures,
   edit: set(design, path, to),
 });
+const ownWay = (
+  code: string,
+  { resolved: { design } }: Facts,
+  key: string,
+  to: unknown,
+  figures: Figures = {},
+): WayOut[] =>
+  key in BUILDS[design.build].fields ? [way(code, design, ['own'], { ...design.own, [key]: to }, figures)] : [];
+const uses = ({ resolved: { design } }: Facts, part: 'mats' | 'glazing') => BUILDS[design.build].uses.includes(part);
 
-/** The cheapest moulding of the same finish family that the test accepts, by cost per foot. */
+/** The cheapest moulding that the test accepts, by cost per foot. */
 function cheapest(books: Catalogue, like: Moulding, test: (one: Moulding) => boolean): Moulding | undefined {
   const perFoot = (one: Moulding) => {
     if (!one.cost) return undefined;
@@ -38,11 +50,30 @@ function cheapest(books: Catalogue, like: Moulding, test: (one: Moulding) => boo
 
 const mouldingWay = ({ resolved: { design } }: Facts, found: Moulding | undefined): WayOut[] =>
   found ? [way('use-moulding', design, ['frame', 'moulding'], { code: found.code }, { name: found.name })] : [];
-
-const glassTooSmall = (largest: Size | undefined, wanted: Size): Figures | undefined =>
-  largest && !fitsEitherWay(wanted, largest)
-    ? { w: wanted.w, h: wanted.h, sheetW: largest.w, sheetH: largest.h }
-    : undefined;
+const acrylicWay = ({ resolved: { design }, sizes }: Facts, books: Catalogue): WayOut[] => {
+  const acrylic = [...books.glazings.values()].find(
+    (one) => one.type === 'acrylic' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
+  );
+  return acrylic ? [way('use-glazing', design, ['glazing'], { code: acrylic.code }, { name: acrylic.name })] : [];
+};
+const SHEDS = ['pastel', 'charcoal', 'chalk'];
+const MARKED = ['photograph', 'painting', 'canvas', 'textile', 'needlework', 'garment'];
+const glazed = ({ glazing }: Situation) => glazing === 'glass' || glazing === 'acrylic';
+const tooSmall = (wanted: Size, sheet: Size): Figures => ({
+  w: wanted.w,
+  h: wanted.h,
+  sheetW: sheet.w,
+  sheetH: sheet.h,
+});
+const beyond = (value: Length | undefined, most: Length | undefined) =>
+  value !== undefined && most !== undefined && value > most;
+/** What the chosen border is made of, so that its bottom can be made as wide as its top. */
+const evenBorder = (design: Design): unknown =>
+  design.border.mode === 'four'
+    ? { ...design.border, bottom: design.border.top }
+    : design.border.mode === 'fit'
+      ? { ...design.border, how: 'centred', ratio: undefined }
+      : design.border;
 
 const depthWays = (facts: Facts, books: Catalogue): WayOut[] => {
   const { resolved, stack, settings } = facts;
@@ -66,20 +97,52 @@ const depthWays = (facts: Facts, books: Catalogue): WayOut[] => {
   ];
 };
 
+const PRESSED = ['dry-mount', 'glass-sandwich', 'floater', 'tray', 'open-canvas'];
+
+const deeperBox = (facts: Facts, books: Catalogue): WayOut[] => {
+  const needed = facts.situation.rabbetNeeded;
+  return needed
+    ? mouldingWay(
+        facts,
+        cheapest(books, facts.resolved.moulding, (one) => one.rabbetDepth >= needed),
+      )
+    : [];
+};
+const gapWay = (facts: Facts, least: Length): WayOut[] => {
+  const { build } = facts.resolved.design;
+  const usual = ownOf(BUILDS[build].fields, undefined, facts.settings.homeUnit).gap as Length | undefined;
+  const to = usual && usual > least ? usual : least;
+  return ownWay('set-gap', facts, 'gap', to, { gap: to });
+};
+/** The dimension whose wood is `how` after widening; the thinner one first. */
+function widenFigures({ widening }: Situation, settings: Settings, how: 'weak' | 'no'): Figures | undefined {
+  const found = widening && [widening.w, widening.h].filter((one) => woodLeft(one, settings) === how);
+  const worst = found?.sort((a, b) => a.wood - b.wood)[0];
+  return worst && { x: worst.x, wood: worst.wood, least: how === 'no' ? settings.woodNone : settings.woodWeak };
+}
+function screwFigures(
+  { screw, floor, riser = length(0), bar }: Situation,
+  settings: Settings,
+  code: string,
+): Figures | undefined {
+  if (screw === undefined || floor === undefined || bar === undefined) return undefined;
+  return screwWrong(screw, floor, riser, bar, settings.screwClear) === code
+    ? { screw, deep: plus(floor, riser, bar), clear: settings.screwClear }
+    : undefined;
+}
+
 export const RULES: readonly Rule[] = [
   {
     code: 'opening-not-covered',
     level: 'refuse',
     path: 'window.overlap',
-    fires: ({ sizes }) =>
-      sizes.opening.w >= sizes.piece.smaller.w || sizes.opening.h >= sizes.piece.smaller.h
-        ? {
-            openingW: sizes.opening.w,
-            openingH: sizes.opening.h,
-            pieceW: sizes.piece.smaller.w,
-            pieceH: sizes.piece.smaller.h,
-          }
-        : undefined,
+    fires: ({ edge, opening, piece, sheetUnder: under }) => {
+      if (!opening || !piece || (edge !== 'covered' && edge !== 'part')) return undefined;
+      const open = under
+        ? Math.min(under.left, under.right, under.top, under.bottom) <= 0
+        : opening.w >= piece.w || opening.h >= piece.h;
+      return open ? { openingW: opening.w, openingH: opening.h, pieceW: piece.w, pieceH: piece.h } : undefined;
+    },
     waysOut: ({ resolved: { design }, settings }) => [
       way('set-overlap', design, ['window', 'overlap'], settings.overlap, { overlap: settings.overlap }),
     ],
@@ -88,16 +151,17 @@ export const RULES: readonly Rule[] = [
     code: 'opening-overlap-small',
     level: 'warn',
     path: 'window.overlap',
-    fires: ({ resolved: { design }, sizes, settings }) => {
-      const { overlap } = design.window;
-      const difference = outOfSquare(sizes);
+    fires: ({ edge, overlap: given, sheetUnder: under, outOfSquare: difference = length(0) }, settings) => {
+      if (edge === 'floated' || edge === 'no mat') return undefined;
+      const overlap = under ? length(Math.min(under.left, under.right, under.top, under.bottom)) : given;
+      if (overlap === undefined) return undefined;
       const least = difference > 0 ? plus(halve(difference)[1], settings.overlapLeast) : settings.overlapLeast;
       const small =
         overlap < settings.overlapLeast || (difference > 0 && 2 * overlap < difference + 2 * settings.overlapLeast);
       return overlap > 0 && small ? { overlap, least, difference } : undefined;
     },
     waysOut: (facts) => {
-      const least = plus(halve(outOfSquare(facts.sizes))[1], facts.settings.overlapLeast);
+      const least = plus(halve(facts.situation.outOfSquare ?? length(0))[1], facts.settings.overlapLeast);
       const to = larger(facts.settings.overlap, least);
       return [way('set-overlap', facts.resolved.design, ['window', 'overlap'], to, { overlap: to })];
     },
@@ -106,16 +170,14 @@ export const RULES: readonly Rule[] = [
     code: 'trim-original',
     level: 'refuse',
     path: 'border.all',
-    fires: ({ resolved: { design }, sizes }) =>
-      design.piece.irreplaceable && (sizes.piece.larger.w > sizes.package.w || sizes.piece.larger.h > sizes.package.h)
-        ? {
-            pieceW: sizes.piece.larger.w,
-            pieceH: sizes.piece.larger.h,
-            packageW: sizes.package.w,
-            packageH: sizes.package.h,
-          }
-        : undefined,
+    fires: ({ irreplaceable, pieceLarger, piece, packageMost }) => {
+      const of = pieceLarger ?? piece;
+      return irreplaceable && of && packageMost && (of.w > packageMost.w || of.h > packageMost.h)
+        ? { pieceW: of.w, pieceH: of.h, packageW: packageMost.w, packageH: packageMost.h }
+        : undefined;
+    },
     waysOut: ({ resolved: { design }, sizes, settings }) => {
+      if (!('all' in design.border)) return [];
       const short = larger(minus(sizes.piece.larger.w, sizes.package.w), minus(sizes.piece.larger.h, sizes.package.h));
       const needed = plus(design.border.all, halve(short)[1]);
       const to = larger(needed, settings.border);
@@ -126,37 +188,42 @@ export const RULES: readonly Rule[] = [
     code: 'border-thin',
     level: 'advise',
     path: 'border.all',
-    fires: ({ sizes: { visibleBorder: seen, unitedSize }, settings: { borderThin } }) => {
+    fires: ({ visibleBorder: seen, package: pack }, { borderThin }) => {
+      if (!seen || !pack) return undefined;
       const least = length(Math.min(seen.left, seen.right, seen.top, seen.bottom));
-      return least < borderThin.border && unitedSize > borderThin.united
+      return least < borderThin.border && pack.w + pack.h >= borderThin.united
         ? { seen: least, least: borderThin.border }
         : undefined;
     },
-    waysOut: ({ resolved: { design }, settings }) => [
-      way('widen-border', design, ['border', 'all'], settings.border, { border: settings.border }),
-    ],
+    waysOut: ({ resolved: { design }, settings }) =>
+      'all' in design.border
+        ? [way('widen-border', design, ['border', 'all'], settings.border, { border: settings.border })]
+        : [],
   },
   {
     code: 'depth-proud',
     level: 'warn',
     path: 'backing',
-    fires: ({ stack }) =>
-      stack.verdict === 'proud' ? { proud: times(stack.room, -1), total: stack.total } : undefined,
+    fires: ({ room, stack = length(0) }) =>
+      room !== undefined && room < 0 ? { proud: times(room, -1), total: stack } : undefined,
     waysOut: depthWays,
   },
   {
     code: 'depth-tight',
     level: 'advise',
     path: 'backing',
-    fires: ({ stack, settings }) =>
-      stack.verdict === 'tight' ? { room: stack.room, wanted: settings.fastenerRoom } : undefined,
+    fires: ({ room }, settings) =>
+      room !== undefined && verdictOf(room, settings) === 'tight' ? { room, wanted: settings.fastenerRoom } : undefined,
     waysOut: depthWays,
   },
   {
     code: 'depth-loose',
     level: 'advise',
     path: 'backing',
-    fires: ({ stack }) => (stack.verdict === 'loose' ? { room: stack.room, filler: stack.fillerUpTo } : undefined),
+    fires: ({ room }, settings) =>
+      room !== undefined && verdictOf(room, settings) === 'loose'
+        ? { room, filler: minus(room, settings.fastenerRoom) }
+        : undefined,
     waysOut: (facts, books) => {
       const {
         resolved: { design, backing, moulding },
@@ -185,9 +252,9 @@ export const RULES: readonly Rule[] = [
     code: 'board-too-small',
     level: 'refuse',
     path: 'mats',
-    fires: ({ resolved: { mats, backing }, sizes }) => {
-      const small = [...mats, backing].find((board) => board.largest && !fitsEitherWay(sizes.package, board.largest));
-      return small ? { ...glassTooSmall(small.largest, sizes.package)!, name: small.name } : undefined;
+    fires: ({ boards = [] }) => {
+      const small = boards.find((board) => board.largest && !fitsEitherWay(board.size, board.largest));
+      return small && { ...tooSmall(small.size, small.largest!), name: small.name };
     },
     waysOut: ({ resolved: { design, mats, backing }, sizes }, books) => {
       const holds = (board: { largest?: Size }) => !board.largest || fitsEitherWay(sizes.package, board.largest);
@@ -211,8 +278,8 @@ export const RULES: readonly Rule[] = [
     code: 'glass-too-small',
     level: 'refuse',
     path: 'glazing',
-    fires: ({ resolved: { glazing }, sizes }) =>
-      glazing.type === 'none' ? undefined : glassTooSmall(glazing.largest, sizes.package),
+    fires: ({ glass }) =>
+      glass?.largest && !fitsEitherWay(glass.size, glass.largest) ? tooSmall(glass.size, glass.largest) : undefined,
     waysOut: ({ resolved: { design }, sizes }, books) => {
       const bigger = [...books.glazings.values()].find(
         (one) => one.type !== 'none' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
@@ -224,26 +291,19 @@ export const RULES: readonly Rule[] = [
     code: 'glass-too-big',
     level: 'warn',
     path: 'glazing',
-    fires: ({ resolved: { glazing }, sizes, settings: { glassMost } }) =>
-      glazing.type === 'glass' && !fitsEitherWay(sizes.package, { w: glassMost[0], h: glassMost[1] })
-        ? { w: sizes.package.w, h: sizes.package.h }
+    fires: ({ glazing, package: pack }, { glassMost }) =>
+      glazing === 'glass' && pack && !fitsEitherWay(pack, { w: glassMost[0], h: glassMost[1] })
+        ? { w: pack.w, h: pack.h }
         : undefined,
-    waysOut: ({ resolved: { design }, sizes }, books) => {
-      const acrylic = [...books.glazings.values()].find(
-        (one) => one.type === 'acrylic' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
-      );
-      return acrylic ? [way('use-glazing', design, ['glazing'], { code: acrylic.code }, { name: acrylic.name })] : [];
-    },
+    waysOut: acrylicWay,
   },
   {
     code: 'stick-too-short',
     level: 'refuse',
     path: 'frame.moulding',
-    fires: ({ resolved: { moulding }, sizes, settings }) => {
-      const longest = larger(sizes.outside.w, sizes.outside.h);
-      return moulding.stick && longest > moulding.stick - 2 * settings.endTrim
-        ? { leg: longest, stick: moulding.stick, trim: settings.endTrim }
-        : undefined;
+    fires: ({ longestLeg }, settings) => {
+      const { leg, stick } = longestLeg ?? {};
+      return leg && stick && leg > stick - 2 * settings.endTrim ? { leg, stick, trim: settings.endTrim } : undefined;
     },
     waysOut: (facts, books) => {
       const {
@@ -251,6 +311,7 @@ export const RULES: readonly Rule[] = [
         sizes,
         settings,
       } = facts;
+      if (!sizes.rabbet) return [];
       const inside = larger(sizes.rabbet.w, sizes.rabbet.h);
       return mouldingWay(
         facts,
@@ -268,21 +329,17 @@ export const RULES: readonly Rule[] = [
     code: 'rabbet-narrow',
     level: 'warn',
     path: 'frame.moulding',
-    fires: ({ resolved: { design, moulding }, settings }) => {
-      const least = settings.homeUnit === 'in' ? mm(25.4 * (3 / 16)) : mm(5);
-      const lip = plus(design.frame.allowance, settings.overlapLeast);
-      return moulding.rabbetWidth < least || moulding.rabbetWidth < lip
-        ? { rabbet: moulding.rabbetWidth, least: larger(least, lip) }
-        : undefined;
+    fires: ({ rabbetWidth, allowance = length(0) }, settings) => {
+      if (rabbetWidth === undefined) return undefined;
+      const least = larger(settings.rabbetLeast, plus(allowance, settings.overlapLeast));
+      return rabbetWidth < least ? { rabbet: rabbetWidth, least } : undefined;
     },
     waysOut: (facts, books) => {
-      const least = larger(
-        facts.settings.homeUnit === 'in' ? mm(25.4 * (3 / 16)) : mm(5),
-        plus(facts.resolved.design.frame.allowance, facts.settings.overlapLeast),
-      );
+      const { settings, resolved } = facts;
+      const least = larger(settings.rabbetLeast, plus(resolved.design.frame.allowance, settings.overlapLeast));
       return mouldingWay(
         facts,
-        cheapest(books, facts.resolved.moulding, (one) => one.rabbetWidth >= least),
+        cheapest(books, resolved.moulding, (one) => one.rabbetWidth >= least),
       );
     },
   },
@@ -290,22 +347,21 @@ export const RULES: readonly Rule[] = [
     code: 'moulding-weak',
     level: 'warn',
     path: 'frame.moulding',
-    fires: ({ resolved: { moulding }, weight }) => {
-      const limit = mouldingLimitKg(moulding);
-      return weight.kg > limit ? { kg: weight.kg.toFixed(1), limit: limit.toFixed(1) } : undefined;
-    },
+    fires: ({ weight, mouldingLimit: limit }) =>
+      weight !== undefined && limit !== undefined && weight > limit
+        ? { kg: weight.toFixed(1), limit: limit.toFixed(1) }
+        : undefined,
     waysOut: (facts, books) =>
       mouldingWay(
         facts,
-        cheapest(books, facts.resolved.moulding, (one) => mouldingLimitKg(one) >= facts.weight.kg * 1.3),
+        cheapest(books, facts.resolved.moulding, (one) => mouldingLimitKg(one) >= (facts.situation.weight ?? 0) * 1.3),
       ),
   },
   {
     code: 'no-uv',
     level: 'advise',
     path: 'glazing',
-    fires: ({ resolved: { design, glazing } }) =>
-      glazing.type !== 'none' && !glazing.uv && (design.piece.irreplaceable || design.piece.signed) ? {} : undefined,
+    fires: (of) => (glazed(of) && !of.uv && (of.irreplaceable || of.signed) ? {} : undefined),
     waysOut: ({ resolved: { design, glazing } }, books) => {
       const uv = [...books.glazings.values()]
         .filter((one) => one.uv)
@@ -317,10 +373,8 @@ export const RULES: readonly Rule[] = [
     code: 'not-archival',
     level: 'warn',
     path: 'backing',
-    fires: ({ resolved: { design, mats, backing } }) => {
-      const poor = [...mats, backing].find((board) => !board.archival);
-      return design.piece.irreplaceable && poor ? { name: poor.name } : undefined;
-    },
+    fires: ({ irreplaceable, acidFree, notArchival }) =>
+      irreplaceable && acidFree === false ? { name: notArchival ?? '' } : undefined,
     waysOut: ({ resolved: { design, mats, backing } }, books) => {
       const board = [...books.mats.values()].find((one) => one.archival);
       const back = [...books.backings.values()]
@@ -341,17 +395,25 @@ export const RULES: readonly Rule[] = [
     code: 'no-wire',
     level: 'warn',
     path: 'hanging',
-    fires: ({ hanging, weight }) => (hanging?.noWire ? { kg: weight.kg.toFixed(1) } : undefined),
-    waysOut: ({ resolved: { design } }) => [way('no-hanging', design, ['hanging', 'rings'], 'none')],
+    fires: ({ weight, outside, hung }, settings) => {
+      if (weight === undefined || (hung && hung !== 'wire')) return undefined;
+      const wide = outside !== undefined && outside.w > settings.noWireWide.width && weight > settings.noWireWide.kg;
+      return weight > settings.noWireKg || wide ? { kg: weight.toFixed(1) } : undefined;
+    },
+    waysOut: ({ resolved: { design } }) => [
+      way('two-hooks', design, ['hanging', 'by'], 'hooks'),
+      way('no-hanging', design, ['hanging', 'rings'], 'none'),
+    ],
   },
   {
     code: 'hanger-weak',
     level: 'warn',
     path: 'hanging',
-    fires: ({ hanging }) =>
-      hanging && !hanging.noWire && !hanging.choose ? { needed: hanging.ringKg.toFixed(1) } : undefined,
+    fires: ({ hangerFound, ratingNeeded }) =>
+      hangerFound === false && ratingNeeded !== undefined ? { needed: ratingNeeded.toFixed(1) } : undefined,
     waysOut: ({ resolved: { design } }) => [
       way('more-slack', design, ['hanging', 'slack'], '0.1', { slack: '10 %' }),
+      way('two-hooks', design, ['hanging', 'by'], 'hooks'),
       way('no-hanging', design, ['hanging', 'rings'], 'none'),
     ],
   },
@@ -359,17 +421,284 @@ export const RULES: readonly Rule[] = [
     code: 'wire-shows',
     level: 'warn',
     path: 'hanging',
-    fires: ({ hanging }) =>
-      hanging?.wireShows && !hanging.noWire ? { rise: hanging.rise, ringDrop: hanging.ringDrop } : undefined,
-    waysOut: ({ resolved: { design }, hanging, settings, sizes }) => {
-      const lower = plus(hanging!.rise, settings.wireHidden, settings.wireHidden);
+    fires: ({ rise, ringDrop, hung = 'wire' }, settings) =>
+      hung === 'wire' && rise !== undefined && ringDrop !== undefined && rise >= ringDrop - settings.wireHidden
+        ? { rise, ringDrop }
+        : undefined,
+    waysOut: ({ resolved: { design }, situation, settings, sizes }) => {
+      const lower = plus(situation.rise ?? length(0), settings.wireHidden, settings.wireHidden);
       return [
-        ...(lower < sizes.outside.h / 2
+        ...(lower < (sizes.outside?.h ?? 0) / 2
           ? [way('lower-rings', design, ['hanging', 'rings'], { distance: lower }, { distance: lower })]
           : []),
         way('less-slack', design, ['hanging', 'slack'], '0.01', { slack: '1 %' }),
+        way('two-hooks', design, ['hanging', 'by'], 'hooks'),
         way('no-hanging', design, ['hanging', 'rings'], 'none'),
       ];
     },
+  },
+  {
+    code: 'dry-mount-original',
+    level: 'refuse',
+    path: 'mount',
+    fires: ({ irreplaceable, mount }) =>
+      irreplaceable && (mount === 'dry mount' || mount === 'glue') ? {} : undefined,
+    waysOut: ({ resolved: { design } }) => [
+      {
+        code: 'hinge-instead',
+        figures: {},
+        edit: [
+          ...set(design, ['mount'], 'hinges'),
+          ...(design.build === 'dry-mount'
+            ? [
+                ...set(design, ['build'], design.mats.length > 0 ? 'window-mat' : 'bare'),
+                ...set(design, ['own'], undefined),
+              ]
+            : []),
+        ],
+      },
+    ],
+  },
+  {
+    code: 'adhesive-on-document',
+    level: 'warn',
+    path: 'mount',
+    fires: ({ medium, signed, mount }) =>
+      (medium === 'certificate' || signed) && (mount === 'tape' || mount === 'glue') ? {} : undefined,
+    waysOut: ({ resolved: { design } }) => [way('corners-instead', design, ['mount'], 'corners')],
+  },
+  {
+    code: 'border-bottom-light',
+    level: 'advise',
+    path: 'border',
+    fires: ({ border }) =>
+      border && border.bottom < border.top ? { bottom: border.bottom, top: border.top } : undefined,
+    waysOut: ({ resolved: { design } }) => [way('even-border', design, ['border'], evenBorder(design))],
+  },
+  {
+    code: 'bridge-narrow',
+    level: 'refuse',
+    path: 'several.bridge',
+    fires: ({ bridges = [] }, { bridgeLeast }) => {
+      const narrow = bridges.filter((one) => one < bridgeLeast).sort((a, b) => a - b)[0];
+      return narrow === undefined ? undefined : { bridge: narrow, least: bridgeLeast };
+    },
+    waysOut: ({ resolved: { design }, settings, situation }) => {
+      if (!design.several || design.several.layout === 'free') return [];
+      const { across, down } = design.several.bridge;
+      const narrow = Math.min(...(situation.bridges ?? []));
+      const to = plus(across <= down ? across : down, minus(settings.bridgeLeast, length(narrow)));
+      return [way('widen-bridge', design, ['several', 'bridge'], { across: to, down: to }, { bridge: to })];
+    },
+  },
+  {
+    code: 'sheds-needs-spacer',
+    level: 'warn',
+    path: 'spacer',
+    fires: ({ medium, hiddenSpacer, depthBehindMat }, settings) =>
+      medium && SHEDS.includes(medium) && !hiddenSpacer && (depthBehindMat ?? 0) < settings.depthBehindMat
+        ? { medium }
+        : undefined,
+    waysOut: (facts) =>
+      facts.resolved.design.mats.length > 0
+        ? [way('add-spacer', facts.resolved.design, ['spacer'], { setBack: facts.settings.setBack })]
+        : ownWay('add-strips', facts, 'spacers', true),
+  },
+  {
+    code: 'sheds-static',
+    level: 'warn',
+    path: 'glazing',
+    fires: ({ medium, glazing }) =>
+      medium && SHEDS.includes(medium) && glazing === 'acrylic' ? { medium } : undefined,
+    waysOut: ({ resolved: { design, glazing } }, books) => {
+      const glass = [...books.glazings.values()]
+        .filter((one) => one.type === 'glass')
+        .sort((a, b) => Number(b.uv === glazing.uv) - Number(a.uv === glazing.uv))[0];
+      return glass ? [way('use-glazing', design, ['glazing'], { code: glass.code }, { name: glass.name })] : [];
+    },
+  },
+  {
+    code: 'touches-glass',
+    level: 'warn',
+    path: 'glazing',
+    fires: (of) =>
+      glazed(of) && of.medium && MARKED.includes(of.medium) && of.mats === 0 && !of.spacers
+        ? { medium: of.medium }
+        : undefined,
+    waysOut: (facts) => ownWay('add-strips', facts, 'spacers', true),
+  },
+  { code: 'coated-side', level: 'advise', path: 'glazing', fires: (of) => (glazed(of) && of.coated ? {} : undefined) },
+  {
+    code: 'ammonia',
+    level: 'advise',
+    path: 'glazing',
+    fires: (of) =>
+      of.glazing === 'acrylic' || (glazed(of) && of.irreplaceable && of.acidFree === true)
+        ? { glazing: of.glazing! }
+        : undefined,
+  },
+  {
+    code: 'object-touches-glass',
+    level: 'refuse',
+    path: 'own.objectDepth',
+    fires: ({ objectDepth: object, innerDepth: inner, rabbetNeeded: needed }) =>
+      object !== undefined && inner !== undefined && object >= inner
+        ? { object, inner, ...(needed ? { needed } : {}) }
+        : undefined,
+    waysOut: (facts, books) => deeperBox(facts, books),
+  },
+  {
+    code: 'object-near-glass',
+    level: 'warn',
+    path: 'own.objectDepth',
+    fires: ({ objectDepth: object, innerDepth: inner, clearance = length(0), rabbetNeeded: needed }) =>
+      object !== undefined && inner !== undefined && object < inner && object + clearance > inner
+        ? { object, inner, clearance, ...(needed ? { needed } : {}) }
+        : undefined,
+    waysOut: (facts, books) => deeperBox(facts, books),
+  },
+  {
+    code: 'rabbet-widen-weak',
+    level: 'warn',
+    path: 'frame.outside',
+    fires: (of, settings) => widenFigures(of, settings, 'weak'),
+    waysOut: ({ resolved: { design } }) => [way('own-size', design, ['frame', 'outside'], undefined)],
+  },
+  {
+    code: 'rabbet-widen-no',
+    level: 'refuse',
+    path: 'frame.outside',
+    fires: (of, settings) => widenFigures(of, settings, 'no'),
+    waysOut: ({ resolved: { design } }) => [way('own-size', design, ['frame', 'outside'], undefined)],
+  },
+  {
+    code: 'screw-through',
+    level: 'refuse',
+    path: 'own.bar',
+    fires: (of, settings) => screwFigures(of, settings, 'screw-through'),
+  },
+  {
+    code: 'screw-short',
+    level: 'warn',
+    path: 'own.bar',
+    fires: (of, settings) => screwFigures(of, settings, 'screw-short'),
+  },
+  {
+    code: 'keyed-fixed',
+    level: 'warn',
+    path: 'own.fixing',
+    fires: ({ keyed, fixing }) => (keyed && fixing === 'screwed hard' ? {} : undefined),
+    waysOut: (facts) => ownWay('oversized-holes', facts, 'fixing', 'oversized holes'),
+  },
+  {
+    code: 'canvas-no-gap',
+    level: 'warn',
+    path: 'own.gap',
+    fires: ({ gap }, { gapLeast }) => (gap !== undefined && gap < gapLeast ? { gap, least: gapLeast } : undefined),
+    waysOut: (facts) => gapWay(facts, facts.settings.gapLeast),
+  },
+  {
+    code: 'keys-blocked',
+    level: 'warn',
+    path: 'own.gap',
+    fires: ({ keyed, gap }, { keyTravel, gapLeast }) =>
+      keyed && gap !== undefined && gap < keyTravel + gapLeast ? { gap, least: plus(keyTravel, gapLeast) } : undefined,
+    waysOut: (facts) => gapWay(facts, plus(facts.settings.keyTravel, facts.settings.gapLeast)),
+  },
+  {
+    code: 'shim-uneven',
+    level: 'warn',
+    path: 'own.cardThickness',
+    fires: ({ shimsOff: off }, { shimClear }) => (off !== undefined && off > shimClear ? { off } : undefined),
+  },
+  {
+    code: 'plate-too-wide',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ plateWidth: plate, faceWidth, rabbetWidth }) => {
+      const rail = faceWidth !== undefined && rabbetWidth !== undefined ? minus(faceWidth, rabbetWidth) : undefined;
+      return beyond(plate, rail) ? { plate: plate!, rail: rail! } : undefined;
+    },
+  },
+  {
+    code: 'thick-paint',
+    level: 'warn',
+    path: 'piece.thickPaint',
+    fires: ({ thickPaint, build, mount }) =>
+      thickPaint && (PRESSED.includes(build ?? '') || mount === 'dry mount') ? {} : undefined,
+  },
+  {
+    code: 'safety-glazing',
+    level: 'advise',
+    path: 'place',
+    fires: ({ glazing, place }) =>
+      (glazing === 'glass' || glazing === 'mirror') && place && place !== 'room' ? { place } : undefined,
+    waysOut: (facts, books) => (uses(facts, 'glazing') ? acrylicWay(facts, books) : []),
+  },
+  {
+    code: 'heavy',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ weight }, { heavyKg }) =>
+      weight !== undefined && weight > heavyKg ? { kg: weight.toFixed(1) } : undefined,
+  },
+  {
+    code: 'wire-orientation',
+    level: 'advise',
+    path: 'hanging',
+    fires: ({ hung, outside }) => (hung === 'wire' && outside && outside.w === outside.h ? {} : undefined),
+  },
+  {
+    code: 'value-high',
+    level: 'warn',
+    path: 'value',
+    fires: ({ declaredValue: value, shopLimit: limit }) =>
+      value !== undefined && limit !== undefined && value > limit ? { value, limit } : undefined,
+  },
+  {
+    code: 'lead-time',
+    level: 'warn',
+    path: 'frame.moulding',
+    fires: ({ promised, materialHere: here }) => (promised && here && promised < here ? { promised, here } : undefined),
+  },
+  {
+    code: 'damaged',
+    level: 'warn',
+    path: 'piece.damaged',
+    fires: ({ damaged }) => (damaged ? {} : undefined),
+  },
+  {
+    code: 'old-finish',
+    level: 'warn',
+    path: 'finish',
+    fires: ({ finish }) => (finish === 'old finish' ? {} : undefined),
+  },
+  {
+    code: 'dust-fumes',
+    level: 'advise',
+    path: 'finish',
+    fires: ({ finish = '' }) => (/mdf|lacquer/i.test(finish) ? {} : undefined),
+  },
+  { code: 'darkens', level: 'advise', path: 'finish', fires: ({ finish }) => (finish === 'darkens' ? {} : undefined) },
+  {
+    code: 'blade-glass',
+    level: 'advise',
+    path: 'glazing',
+    bench: true,
+    fires: ({ glazing }) => (glazing === 'glass' ? {} : undefined),
+  },
+  {
+    code: 'wicking',
+    level: 'advise',
+    path: 'glazing',
+    bench: true,
+    fires: ({ cleaner }) => (cleaner && cleaner !== 'none' ? {} : undefined),
+  },
+  {
+    code: 'enclosure-open',
+    level: 'refuse',
+    path: 'insists',
+    bench: true,
+    fires: ({ unticked = [] }) => (unticked[0] === undefined ? undefined : { tick: unticked[0] }),
   },
 ];

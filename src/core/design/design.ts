@@ -1,12 +1,16 @@
 /**
  * What the customer chose: a plain, versioned, serialisable value from which everything else follows. Lengths are
- * whole units of 1/320 mm; materials are named by their code in the books, or given with their figures.
- * One build so far, the window mat; the union grows a member per build.
+ * whole units of 1/320 mm; materials are named by their code in the books, or given with their figures. What every
+ * build shares is here; what one build asks beyond it lies in `own`, as its folder under `builds/` declares.
  */
 import { z } from 'zod';
-import { BACKINGS, PROFILES, TIMBERS } from '../materials';
+import { BUILD_CODES, BUILDS, ownSchema } from '../builds';
+import { BACKINGS, type Backing, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '../materials';
+import { SCHOOLS, TAX_GROUPS } from '../pricing/book';
 import type { Settings } from '../settings';
+import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length, length } from '../units/length';
+import { MOST_MONEY, money } from '../units/money';
 
 const anyLength = z.custom<Length>(
   (value) => typeof value === 'number' && Number.isSafeInteger(value) && Math.abs(value) <= LONGEST,
@@ -20,6 +24,26 @@ const colour = z.string().regex(/^#[0-9a-f]{6}$/i);
 const decimalText = z.string().regex(/^\d{1,9}(\.\d{1,6})?$/);
 const kilograms = z.number().positive().max(10_000);
 
+const amount = z.int().min(0).max(MOST_MONEY);
+const chartSchema = z.object({
+  by: z.enum(['in', 'cm', 'ft', 'm']),
+  steps: z
+    .array(z.tuple([decimalText, amount.transform(money)]))
+    .min(1)
+    .max(500),
+  perExtraUnit: amount.transform(money).optional(),
+});
+const itemPrice = {
+  price: z
+    .object({
+      school: z.enum(SCHOOLS).optional(),
+      markup: decimalText.optional(),
+      minimum: amount.transform(money).optional(),
+      chart: chartSchema.optional(),
+    })
+    .optional(),
+};
+
 const sheetFields = {
   code,
   name: z.string().max(120),
@@ -28,34 +52,42 @@ const sheetFields = {
   cost: z.object({ amount: decimalText, per: z.enum(['sqft', 'sqm']) }).optional(),
   largest: z.object({ w: positiveLength, h: positiveLength }).optional(),
   archival: z.boolean(),
+  ...itemPrice,
 };
-export const sheetSchema = z.object(sheetFields);
-export const glazingSchema = z.object({
-  ...sheetFields,
-  thickness: lengthOrZero,
-  type: z.enum(['glass', 'acrylic', 'none']),
-  uv: z.boolean(),
-  coated: z.boolean(),
-});
-export const backingSchema = z.object({ ...sheetFields, type: z.enum(BACKINGS) });
-export const mouldingSchema = z.object({
-  code,
-  name: z.string().max(120),
-  supplier: z.string().max(120),
-  faceWidth: positiveLength,
-  rabbetWidth: positiveLength,
-  rabbetDepth: positiveLength,
-  height: positiveLength,
-  material: z.enum(TIMBERS),
-  profile: z.enum(PROFILES),
-  finish: z.string().max(120),
-  colour,
-  stick: positiveLength.optional(),
-  cost: z.object({ amount: decimalText, per: z.enum(['ft', 'm']) }).optional(),
-  profileArea: z.number().positive().max(1e6).optional(),
-  density: z.number().positive().max(30_000).optional(),
-  rated: kilograms.optional(),
-});
+/** A schema whose value is a material as the rest of the core knows it. */
+const material = <T>(schema: z.ZodType): z.ZodType<T> => schema as z.ZodType<T>;
+export const sheetSchema = material<Sheet>(z.object(sheetFields));
+export const glazingSchema = material<Glazing>(
+  z.object({
+    ...sheetFields,
+    thickness: lengthOrZero,
+    type: z.enum(['glass', 'acrylic', 'none']),
+    uv: z.boolean(),
+    coated: z.boolean(),
+  }),
+);
+export const backingSchema = material<Backing>(z.object({ ...sheetFields, type: z.enum(BACKINGS) }));
+export const mouldingSchema = material<Moulding>(
+  z.object({
+    code,
+    name: z.string().max(120),
+    supplier: z.string().max(120),
+    faceWidth: positiveLength,
+    rabbetWidth: positiveLength,
+    rabbetDepth: positiveLength,
+    height: positiveLength,
+    material: z.enum(TIMBERS),
+    profile: z.enum(PROFILES),
+    finish: z.string().max(120),
+    colour,
+    stick: positiveLength.optional(),
+    cost: z.object({ amount: decimalText, per: z.enum(['ft', 'm']) }).optional(),
+    profileArea: z.number().positive().max(1e6).optional(),
+    density: z.number().positive().max(30_000).optional(),
+    rated: kilograms.optional(),
+    ...itemPrice,
+  }),
+);
 
 export const PIECE_KINDS = [
   'print',
@@ -66,9 +98,16 @@ export const PIECE_KINDS = [
   'drawing',
   'pastel',
   'charcoal',
+  'chalk',
   'watercolour',
   'painting',
   'textile',
+  'needlework',
+  'canvas',
+  'panel',
+  'object',
+  'garment',
+  'mirror',
 ] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
 
@@ -84,20 +123,77 @@ const pieceSchema = z.object({
   /** An original that cannot be had again. */
   irreplaceable: z.boolean(),
   signed: z.boolean(),
-  /** Kilograms per m², for the weight; paper when absent. */
+  /** Kilograms as weighed: an object, a garment. */
+  kg: kilograms.optional(),
+  /** A canvas whose corners can be driven apart by keys. */
+  keyed: z.boolean().optional(),
+  /** Paint that stands high, and must not be pressed or laid face down. */
+  thickPaint: z.boolean().optional(),
+  /** Mould, flaking or tears: for a conservator. */
+  damaged: z.boolean().optional(),
 });
 
+export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
+export type FitHow = (typeof FIT_HOWS)[number];
+const sizeSchema = z.object({ w: positiveLength, h: positiveLength });
+/** `seen`: the figures are what the customer sees; the cut border is wider by what lies under the lip. */
+const seen = { seen: z.boolean().optional() };
 const borderSchema = z.discriminatedUnion('mode', [
-  z.object({ mode: z.literal('equal'), all: positiveLength }),
-  z.object({ mode: z.literal('weighted'), all: positiveLength, extra: lengthOrZero }),
+  z.object({ mode: z.literal('equal'), all: positiveLength, ...seen }),
+  z.object({ mode: z.literal('weighted'), all: positiveLength, extra: lengthOrZero, ...seen }),
+  z.object({ mode: z.literal('sides'), all: positiveLength, less: lengthOrZero, ...seen }),
+  z.object({
+    mode: z.literal('four'),
+    left: positiveLength,
+    right: positiveLength,
+    top: positiveLength,
+    bottom: positiveLength,
+    ...seen,
+  }),
+  z.object({
+    mode: z.literal('fit'),
+    package: sizeSchema,
+    how: z.enum(FIT_HOWS),
+    /** Top to bottom, of an optical fit; 45 : 55 when absent. */
+    ratio: z.tuple([z.int().min(1).max(1000), z.int().min(1).max(1000)]).optional(),
+  }),
 ]);
 export type Border = z.infer<typeof borderSchema>;
 
+export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;
 const matSchema = z.object({
   board: z.union([z.object({ code }), z.object({ given: sheetSchema })]),
   /** How much of this layer shows beyond the layer above; 0 for the top one. */
   reveal: lengthOrZero,
+  style: z.enum(MAT_STYLES).optional(),
 });
+
+const shapeFields = { shape: z.enum(SHAPES).optional(), corner: positiveLength.optional() };
+const place = { left: lengthOrZero, top: lengthOrZero };
+/** Covers the edge by `overlap`; or floats with a gap; or shows a part of the sheet, at its place on it. */
+const windowSchema = z.object({
+  overlap: lengthOrZero,
+  floatGap: lengthOrZero.optional(),
+  opening: z.object({ ...place, w: positiveLength, h: positiveLength }).optional(),
+  ...shapeFields,
+});
+/** One of several windows: its piece (a photo, a title), and where it lies when they are placed freely. */
+const oneOfSeveral = z.object({
+  title: z.string().max(120).optional(),
+  width: positiveLength,
+  height: positiveLength,
+  at: z.object(place).optional(),
+  ...shapeFields,
+});
+const severalSchema = z.object({
+  windows: z.array(oneOfSeveral).min(2).max(40),
+  layout: z.enum(['row', 'column', 'grid', 'free']),
+  columns: z.int().min(1).max(40).optional(),
+  bridge: z.object({ across: positiveLength, down: positiveLength }),
+  /** What each backing patch is larger than its photo, in total. */
+  patch: lengthOrZero.optional(),
+});
+export type Several = z.infer<typeof severalSchema>;
 
 const hangingSchema = z.object({
   rings: z.union([z.enum(['third', 'quarter', 'none']), z.object({ distance: positiveLength })]),
@@ -106,27 +202,100 @@ const hangingSchema = z.object({
     .string()
     .regex(/^0\.\d{1,6}$/)
     .refine((text) => Number(text) > 0, 'some slack is needed to hook the wire'),
+  /** Instead of a wire: two hooks on the frame, or a sawtooth. */
+  by: z.enum(['wire', 'hooks', 'sawtooth']).optional(),
 });
+export type HangingChoice = z.infer<typeof hangingSchema>;
 
-export const windowMatSchema = z.object({
+export const MOUNTS = [
+  'hinges',
+  'tape',
+  'corners',
+  'strips',
+  'pads',
+  'stitched',
+  'wired',
+  'glue',
+  'dry mount',
+] as const;
+export type Mount = (typeof MOUNTS)[number];
+export const SCOPES = [
+  'part only',
+  'mounted and bagged',
+  'kit',
+  'framed, not wired',
+  'ready to hang',
+  'refit',
+  'installed',
+] as const;
+export type Scope = (typeof SCOPES)[number];
+export const PLACES = ['room', 'public', 'child', 'over a bed'] as const;
+export const FINISHES = ['raw wood', 'raw mdf', 'lacquer', 'old finish', 'darkens'] as const;
+
+const mouldingChoice = z.union([z.object({ code }), z.object({ given: mouldingSchema })]);
+const common = {
   version: z.literal(1),
-  build: z.literal('window-mat'),
   piece: pieceSchema,
   insists: z.string().max(400),
-  window: z.object({ overlap: lengthOrZero }),
-  mats: z.array(matSchema).min(1).max(3),
+  window: windowSchema,
+  several: severalSchema.optional(),
+  mats: z.array(matSchema).max(3),
   border: borderSchema,
+  /** A hidden spacer mat for a piece that sheds, its window set back from the visible one. */
+  spacer: z.object({ setBack: positiveLength }).optional(),
+  /** A thin moulding under the window. */
+  fillet: z.object({ moulding: mouldingChoice, lip: positiveLength }).optional(),
   frame: z.object({
-    moulding: z.union([z.object({ code }), z.object({ given: mouldingSchema })]),
+    moulding: mouldingChoice,
     allowance: lengthOrZero,
+    /** Liners and slips inside it, from the piece outwards. */
+    inner: z
+      .array(z.object({ moulding: mouldingChoice, allowance: lengthOrZero }))
+      .max(3)
+      .optional(),
+    /** To match a frame that exists. */
+    outside: sizeSchema.optional(),
   }),
   glazing: z.union([z.object({ code }), z.object({ given: glazingSchema })]),
   backing: z.union([z.object({ code }), z.object({ given: backingSchema })]),
+  /** A board behind the piece. */
+  mountBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
+  mount: z.enum(MOUNTS).optional(),
   hanging: hangingSchema,
-});
+  scope: z.enum(SCOPES).optional(),
+  place: z.enum(PLACES).optional(),
+  finish: z.enum(FINISHES).optional(),
+  /** Minor units. */
+  value: z.int().min(0).max(1e12).optional(),
+  /** How many alike are ordered. */
+  count: z.int().min(1).max(1000).optional(),
+  /** Wanted sooner than usual. */
+  rush: z.boolean().optional(),
+  /** With its reason and who gave it, on this piece. */
+  discount: z
+    .union([
+      z.object({ percent: decimalText, reason: z.string().max(200), by: z.string().max(60) }),
+      z.object({ amount, reason: z.string().max(200), by: z.string().max(60) }),
+    ])
+    .optional(),
+  /** A plate, a hand finish, a delivery: name, money, tax group. */
+  extras: z
+    .array(z.object({ name: z.string().min(1).max(80), amount, taxGroup: z.enum(TAX_GROUPS).optional() }))
+    .max(20)
+    .optional(),
+};
 
-export const designSchema = z.discriminatedUnion('build', [windowMatSchema]);
-export type Design = z.infer<typeof designSchema>;
+export const designSchema = z.discriminatedUnion(
+  'build',
+  BUILD_CODES.map((build) =>
+    z.object({ ...common, build: z.literal(build), own: ownSchema(BUILDS[build].fields).optional() }),
+  ) as unknown as readonly [z.ZodObject<typeof common & { build: z.ZodLiteral<(typeof BUILD_CODES)[number]> }>],
+) as unknown as z.ZodType<Design>;
+/** A design of any build. `own` holds the keys that its build declares; what is absent there takes the shop's default. */
+export interface Design extends z.infer<z.ZodObject<typeof common>> {
+  readonly build: (typeof BUILD_CODES)[number];
+  readonly own?: Readonly<Record<string, unknown>> | undefined;
+}
 export type MatChoice = Design['mats'][number];
 
 /** The codes a new design starts with. */

@@ -9,6 +9,10 @@ export interface Resolved {
   readonly moulding: Moulding;
   readonly glazing: Glazing;
   readonly backing: Backing;
+  /** Liners and slips, from the piece outwards. */
+  readonly inner: readonly Moulding[];
+  readonly fillet: Moulding | undefined;
+  readonly mountBoard: Sheet | undefined;
 }
 
 type Choice<T> = { code: string } | { given: T };
@@ -27,35 +31,83 @@ export function resolve(design: Design, books: Catalogue): Outcome<Resolved> {
   const moulding = pick(design.frame.moulding, books.mouldings, 'frame.moulding', issues);
   const glazing = pick(design.glazing, books.glazings, 'glazing', issues);
   const backing = pick(design.backing, books.backings, 'backing', issues);
+  const inner = (design.frame.inner ?? []).map((one, index) =>
+    pick(one.moulding, books.mouldings, `frame.inner.${index}.moulding`, issues),
+  );
+  const fillet = design.fillet && pick(design.fillet.moulding, books.mouldings, 'fillet.moulding', issues);
+  const mountBoard = design.mountBoard && pick(design.mountBoard, books.mats, 'mountBoard', issues);
   if (!moulding || !glazing || !backing || issues.length > 0) return bad(...issues);
-  return good({ design, mats: mats as Sheet[], moulding, glazing, backing });
+  return good({
+    design,
+    mats: mats as Sheet[],
+    moulding,
+    glazing,
+    backing,
+    inner: inner as Moulding[],
+    fillet,
+    mountBoard,
+  });
+}
+
+/** The design with every choice of material changed by `change`, which is also told what it stands for. */
+function withChoices(
+  design: Design,
+  change: <T extends { code: string }>(choice: Choice<T>, of: Place) => Choice<T>,
+): Design {
+  const { frame, fillet, mountBoard } = design;
+  return {
+    ...design,
+    mats: design.mats.map((mat, index) => ({ ...mat, board: change<Sheet>(mat.board, { kind: 'mat', index }) })),
+    frame: {
+      ...frame,
+      moulding: change<Moulding>(frame.moulding, { kind: 'moulding', index: 0 }),
+      ...(frame.inner
+        ? {
+            inner: frame.inner.map((one, index) => ({
+              ...one,
+              moulding: change<Moulding>(one.moulding, { kind: 'inner', index }),
+            })),
+          }
+        : {}),
+    },
+    glazing: change<Glazing>(design.glazing, { kind: 'glazing', index: 0 }),
+    backing: change<Backing>(design.backing, { kind: 'backing', index: 0 }),
+    ...(fillet
+      ? { fillet: { ...fillet, moulding: change<Moulding>(fillet.moulding, { kind: 'fillet', index: 0 }) } }
+      : {}),
+    ...(mountBoard ? { mountBoard: change<Sheet>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
+  } as Design;
+}
+interface Place {
+  readonly kind: 'mat' | 'moulding' | 'inner' | 'glazing' | 'backing' | 'fillet' | 'mount';
+  readonly index: number;
 }
 
 /** The design with the figures of its materials in place of their codes: what is held or agreed cannot change with the books. */
-export function freeze({ design, mats, moulding, glazing, backing }: Resolved): Design {
-  return {
-    ...design,
-    mats: design.mats.map((mat, index) => ({ ...mat, board: { given: mats[index]! } })),
-    frame: { ...design.frame, moulding: { given: moulding } },
-    glazing: { given: glazing },
-    backing: { given: backing },
-  };
+export function freeze({ design, ...found }: Resolved): Design {
+  const of = ({ kind, index }: Place) =>
+    ({
+      mat: found.mats[index],
+      moulding: found.moulding,
+      inner: found.inner[index],
+      glazing: found.glazing,
+      backing: found.backing,
+      fillet: found.fillet,
+      mount: found.mountBoard,
+    })[kind];
+  return withChoices(design, (_choice, place) => ({ given: of(place) as never }));
 }
 
-const coded = <T extends { code: string }>(choice: Choice<T>): { code: string } =>
-  'given' in choice ? { code: choice.given.code } : choice;
-
 /** The design with its materials by code again, as the books have them today. */
-export const thaw = (design: Design): Design => ({
-  ...design,
-  mats: design.mats.map((mat) => ({ ...mat, board: coded(mat.board) })),
-  frame: { ...design.frame, moulding: coded(design.frame.moulding) },
-  glazing: coded(design.glazing),
-  backing: coded(design.backing),
-});
+export const thaw = (design: Design): Design =>
+  withChoices(design, (choice) => ('given' in choice ? { code: choice.given.code } : choice));
 
 /** The materials that a design gives with their figures instead of naming them. */
-export const givenIn = ({ mats, frame, glazing, backing }: Design): unknown[] =>
-  [...mats.map((mat) => mat.board), frame.moulding, glazing, backing].flatMap((choice) =>
-    'given' in choice ? [choice.given] : [],
-  );
+export function givenIn(design: Design): unknown[] {
+  const given: unknown[] = [];
+  withChoices(design, (choice) => {
+    if ('given' in choice) given.push(choice.given);
+    return choice;
+  });
+  return given;
+}

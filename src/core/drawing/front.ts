@@ -1,7 +1,10 @@
 /** The piece framed, seen from the front, to scale: wall shadow, mitred legs with shading, bevels, lip shadow, dimensions. */
+import type { BuildCode } from '../builds';
 import type { PieceKind } from '../design/design';
+import type { Moulding } from '../materials';
+import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
 import type { WorkedOut } from '../work-out';
-import { type Size, toMm } from '../units/length';
+import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
 import { slope } from './profile';
 import { type Point, type Scene, type Shape, rectangle, shade } from './scene';
 
@@ -51,8 +54,8 @@ function band(w: number, h: number, from: number, to: number): { points: Point[]
   ];
 }
 
-function frame(outside: Size, { resolved: { moulding } }: WorkedOut): Shape[] {
-  const [w, h, face] = [toMm(outside.w), toMm(outside.h), toMm(moulding.faceWidth)];
+/** A mitred frame whose outside lies at `x`, `y`; `face` is as wide as it is seen. */
+function mitred(x: number, y: number, w: number, h: number, face: number, moulding: Moulding): Shape[] {
   const bands = Array.from({ length: BANDS }, (_, k) => {
     const turn = slope(moulding.profile, (k + 0.5) / BANDS);
     return band(w, h, (face * k) / BANDS, (face * (k + 1)) / BANDS).map(({ points, light }): Shape => ({
@@ -86,7 +89,7 @@ function frame(outside: Size, { resolved: { moulding } }: WorkedOut): Shape[] {
       line: shade(moulding.colour, -0.55),
     },
   ];
-  return [...bands, ...mitres, ...edges];
+  return [...bands, ...mitres, ...edges].map((shape) => move(shape, x, y));
 }
 
 const PAPER: Readonly<Record<PieceKind, readonly [paper: string, mark: string, accent: string]>> = {
@@ -101,13 +104,86 @@ const PAPER: Readonly<Record<PieceKind, readonly [paper: string, mark: string, a
   watercolour: ['#f0eadb', '#5a8199', '#9db59a'],
   painting: ['#b9a782', '#44616b', '#a0592f'],
   textile: ['#cfc3a8', '#6b4e3d', '#94816a'],
+  chalk: ['#4b5350', '#e8e4d8', '#c2a27c'],
+  needlework: ['#e4dcc8', '#7a3f3c', '#5f7358'],
+  canvas: ['#b9a782', '#44616b', '#a0592f'],
+  panel: ['#a9966f', '#3f5a50', '#8c5a34'],
+  object: ['#00000000', '#7c6640', '#b89a5c'],
+  garment: ['#00000000', '#33505c', '#e3d9c2'],
+  mirror: ['#d5dfe2', '#f4f8f9', '#b4c3c8'],
 };
 
-/** An invented picture that fills the window: a shore and the lines of the water, or lines of writing. */
+/** A shirt laid flat, its sleeves to the sides. */
+function shirt(at: (u: number, v: number) => Point, cloth: string, collar: string): Shape[] {
+  const outlineOf = [
+    [0.36, 0.08],
+    [0.64, 0.08],
+    [0.98, 0.24],
+    [0.9, 0.42],
+    [0.76, 0.36],
+    [0.76, 0.96],
+    [0.24, 0.96],
+    [0.24, 0.36],
+    [0.1, 0.42],
+    [0.02, 0.24],
+  ] as const;
+  const neck = [
+    [0.38, 0.08],
+    [0.44, 0.18],
+    [0.56, 0.18],
+    [0.62, 0.08],
+  ] as const;
+  const band = [
+    [0.24, 0.5],
+    [0.76, 0.5],
+    [0.76, 0.6],
+    [0.24, 0.6],
+  ] as const;
+  return [
+    { kind: 'area', points: outlineOf.map(([u, v]) => at(u, v)), fill: cloth, line: shade(cloth, -0.4) },
+    { kind: 'area', points: neck.map(([u, v]) => at(u, v)), fill: collar, line: shade(cloth, -0.4) },
+    { kind: 'area', points: band.map(([u, v]) => at(u, v)), fill: collar },
+  ];
+}
+
+/** A ship's compass with its shadow: an object that stands off the floor of its box. */
+function compass(at: (u: number, v: number) => Point, w: number, h: number, brass: string, dial: string): Shape[] {
+  const ring = (radius: number, dx = 0): Point[] =>
+    Array.from({ length: 40 }, (_, k) => {
+      const angle = (k / 40) * 2 * Math.PI;
+      const [x, y] = at(0.5, 0.5);
+      const r = (Math.min(w, h) / 2) * radius;
+      return [x + dx + r * Math.cos(angle), y + dx + r * Math.sin(angle)];
+    });
+  return [
+    { kind: 'area', points: ring(0.98, Math.min(w, h) * 0.05), fill: '#20272b30' },
+    { kind: 'area', points: ring(0.98), fill: brass, line: shade(brass, -0.5) },
+    { kind: 'area', points: ring(0.78), fill: '#f3ecd9', line: shade(brass, -0.5) },
+    {
+      kind: 'area',
+      points: [at(0.5, 0.18), at(0.55, 0.5), at(0.5, 0.82), at(0.45, 0.5)],
+      fill: dial,
+      line: shade(dial, -0.4),
+    },
+  ];
+}
+
+/** An invented picture that fills the window: a shore and the lines of the water, or what the piece is. */
 function artwork(kind: PieceKind, x: number, y: number, w: number, h: number): Shape[] {
   const [paper, mark, accent] = PAPER[kind];
   const ground: Shape = { kind: 'area', points: rectangle(x, y, w, h), fill: paper };
   const at = (u: number, v: number): Point => [x + u * w, y + v * h];
+  if (kind === 'garment') return shirt(at, mark, accent);
+  if (kind === 'object') return compass(at, w, h, accent, mark);
+  if (kind === 'mirror') {
+    const glints = [0.2, 0.28, 0.62].map((u): Shape => ({
+      kind: 'line',
+      points: [at(u, 0.12), at(u - 0.16, 0.42)],
+      line: mark,
+      width: 1.2,
+    }));
+    return [ground, ...glints];
+  }
   if (kind === 'certificate') {
     const rules = [0.3, 0.42, 0.5, 0.58, 0.66].map((v, k): Shape => {
       const half = k === 0 ? 0.26 : 0.34 - 0.02 * k;
@@ -135,35 +211,103 @@ function artwork(kind: PieceKind, x: number, y: number, w: number, h: number): S
   return [ground, { kind: 'area', points: shore.map(([u, v]) => at(u, v)), fill: accent }, ...lines];
 }
 
-function mats({ sizes, resolved }: WorkedOut): Shape[] {
-  const [w, h] = [toMm(sizes.package.w), toMm(sizes.package.h)];
-  const edge = toMm(sizes.outside.w) / 2 - w / 2;
-  const top = toMm(sizes.outside.h) / 2 - h / 2;
-  return sizes.layers.flatMap((layer, index): Shape[] => {
+/** An area with holes, as one outline that runs in to each hole and back. */
+const holed = (outer: readonly Point[], holes: readonly (readonly Point[])[]): Point[] => [
+  ...outer,
+  outer[0]!,
+  ...holes.flatMap((hole) => [hole[0]!, ...[...hole].reverse(), outer[0]!]),
+];
+
+/** Mats over the artwork, the lowest first, each with its bevels; every window by its shape. */
+function mats({ sizes, resolved }: WorkedOut, edge: number, top: number): Shape[] {
+  const { matted } = sizes;
+  if (!matted) return [];
+  const pack = rectangle(edge, top, toMm(sizes.package.w), toMm(sizes.package.h));
+  const innermost = { x: edge + toMm(matted.border.left), y: top + toMm(matted.border.top) };
+  const holeOf = (window: (typeof matted.windows)[number], back: Length): Point[] => {
+    const size = { w: plus(window.w, times(back, 2)), h: plus(window.h, times(back, 2)) };
+    const dx = innermost.x + toMm(window.left) - toMm(back);
+    const dy = innermost.y + toMm(window.top) - toMm(back);
+    return outlinePoints(outline(shapeFurther(window.shape, window, back), size)).map(([x, y]): Point => [
+      x + dx,
+      y + dy,
+    ]);
+  };
+  return [...matted.layers.entries()].reverse().flatMap(([index, layer]): Shape[] => {
     const board = resolved.mats[index]!;
-    const bevel = Math.max(0.8, toMm(board.thickness));
-    const [x, y] = [edge + toMm(layer.border.left), top + toMm(layer.border.top)];
-    const [ow, oh] = [toMm(layer.opening.w), toMm(layer.opening.h)];
-    const area = index === 0 ? rectangle(edge, top, w, h) : rectangle(x - 40, y - 40, ow + 80, oh + 80);
-    const above = sizes.layers[index - 1];
-    const clipped = above
-      ? rectangle(
-          edge + toMm(above.border.left),
-          top + toMm(above.border.top),
-          toMm(above.opening.w),
-          toMm(above.opening.h),
-        )
-      : area;
-    return [
-      { kind: 'area', points: clipped, fill: board.colour },
-      {
-        kind: 'area',
-        points: rectangle(x - bevel, y - bevel, ow + 2 * bevel, oh + 2 * bevel),
-        fill: '#fbf8f0',
-        line: '#b9b19f',
-      },
-    ];
+    const bevel = layer.turned ? 0 : Math.max(0.8, toMm(board.thickness));
+    const holes = matted.windows.map((one) => holeOf(one, layer.back));
+    const bevels = matted.windows.map((one, k): Shape => {
+      const outer = holeOf(one, plus(layer.back, mm(bevel)));
+      return { kind: 'area', points: holed(outer, [holes[k]!]), fill: '#fbf8f0' };
+    });
+    const rims = holes.map((points): Shape => ({ kind: 'area', points, fill: 'none', line: '#b9b19f' }));
+    return [{ kind: 'area', points: holed(pack, holes), fill: board.colour }, ...(bevel > 0 ? bevels : []), ...rims];
   });
+}
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
+const boxed = ({ x, y, w, h }: Box) => rectangle(x, y, w, h);
+const centred = (inside: Box, of: Size): Box => {
+  const [w, h] = [toMm(of.w), toMm(of.h)];
+  return { x: inside.x + (inside.w - w) / 2, y: inside.y + (inside.h - h) / 2, w, h };
+};
+
+/** What lies behind the piece where it does not fill its place: a float board, a dark gap, the floor of a box. */
+const GROUNDS: Partial<Record<BuildCode, string>> = {
+  floater: '#2b2a27',
+  float: '#f1e9d8',
+  'shadow-box': '#e6dcc4',
+  garment: '#ece4d2',
+  'glass-sandwich': '#dfe9e8',
+  fabric: '#e9e1cf',
+};
+
+/** The piece as it is seen, and what is seen around it. */
+function pieces(worked: WorkedOut, area: Box): Shape[] {
+  const { sizes, resolved } = worked;
+  const { kind } = resolved.design.piece;
+  const { build } = resolved.design;
+  const { matted } = sizes;
+  const ground = build === 'tray' ? shade(resolved.moulding.colour, 0.25) : (GROUNDS[build] ?? '#efe7d2');
+  const under: Shape = { kind: 'area', points: boxed(area), fill: ground };
+  if (!matted) {
+    const piece = centred(area, sizes.piece.larger);
+    const floats = piece.w < area.w - 0.5 || piece.h < area.h - 0.5;
+    const shadow: Shape[] =
+      floats && build !== 'floater' && build !== 'glass-sandwich' && kind !== 'object'
+        ? [{ kind: 'area', points: rectangle(piece.x + 1.5, piece.y + 1.5, piece.w, piece.h), fill: '#20272b2e' }]
+        : [];
+    return [under, ...sides(worked, area), ...shadow, ...artwork(kind, piece.x, piece.y, piece.w, piece.h)];
+  }
+  return [
+    under,
+    ...matted.windows.flatMap((one) => {
+      const window: Box = {
+        x: area.x + toMm(matted.border.left) + toMm(one.left),
+        y: area.y + toMm(matted.border.top) + toMm(one.top),
+        w: toMm(one.w),
+        h: toMm(one.h),
+      };
+      const within = matted.edge === 'floated' ? centred(window, one.piece) : window;
+      return artwork(kind, within.x, within.y, within.w, within.h);
+    }),
+  ];
+}
+
+/** The lined sides of a box, seen from the front as narrow bands. */
+function sides({ sizes }: WorkedOut, { x, y, w, h }: Box): Shape[] {
+  const floor = sizes.figures.visibleFloor;
+  if (!floor || typeof floor === 'number' || !('w' in floor)) return [];
+  const deep = Math.max(2, (w - toMm(floor.w)) / 2) + Math.min(w, h) * 0.02;
+  return band(w, h, 0, deep).map(({ points, light }) =>
+    move({ kind: 'area', points, fill: shade('#e6dcc4', 0.1 * light - 0.08), line: '#b9b19f' }, x, y),
+  );
 }
 
 /** A dimension line with mitre ticks; `at` is how far outside the frame it stands. */
@@ -240,13 +384,14 @@ const move = (shape: Shape, dx: number, dy: number): Shape =>
 
 /** The framed piece, with its outside dimensions or bare (for a small picture). */
 export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
-  const { sizes, resolved } = worked;
-  const [w, h] = [toMm(sizes.outside.w), toMm(sizes.outside.h)];
-  const face = toMm(resolved.moulding.faceWidth);
+  const { sizes } = worked;
+  const outside = sizes.outside ?? sizes.package;
+  const whole: Box = { x: 0, y: 0, w: toMm(outside.w), h: toMm(outside.h) };
+  const { w, h } = whole;
+  const outer = sizes.frames.at(-1);
+  const face = outer ? (w - toMm(outer.sight.w)) / 2 : Math.max(w, h) * 0.02;
   const margin = withDimensions ? Math.max(w, h) * 0.115 : face * 0.4;
-  const open = { w: toMm(sizes.opening.w), h: toMm(sizes.opening.h) };
-  const x = w / 2 - toMm(sizes.package.w) / 2 + toMm(sizes.border.left);
-  const y = h / 2 - toMm(sizes.package.h) / 2 + toMm(sizes.border.top);
+  const area = outer?.inside ? centred(whole, outer.inside) : centred(whole, sizes.package);
   const drop = face * 0.16;
   const lip: Shape[] = [
     {
@@ -278,13 +423,17 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
       fill: '#20272b14',
     };
   });
+  const rings = sizes.frames.flatMap((frame): Shape[] => {
+    const of = centred(frame.of === 'fillet' ? openingBox(worked, area) : whole, frame.outside);
+    return mitred(of.x, of.y, of.w, of.h, (of.w - toMm(frame.sight.w)) / 2, frame.moulding);
+  });
   const shapes = [
     ...wall,
-    ...mats(worked),
-    ...artwork(resolved.design.piece.kind, x, y, open.w, open.h),
-    ...lip,
-    ...frame(sizes.outside, worked),
-    ...(withDimensions ? dimensions(sizes.outside, margin * 0.42) : []),
+    ...pieces(worked, area),
+    ...mats(worked, area.x, area.y),
+    ...(outer ? lip : []),
+    ...rings,
+    ...(withDimensions ? dimensions(outside, margin * 0.42) : []),
   ];
   const [left, above] = [margin, margin * 0.35];
   return {
@@ -292,5 +441,15 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
     height: h + above + Math.max(margin, face * 0.55),
     shapes: shapes.map((shape) => move(shape, left, above)),
     about: 'front',
+  };
+}
+
+function openingBox({ sizes: { matted } }: WorkedOut, area: Box): Box {
+  if (!matted) return area;
+  return {
+    x: area.x + toMm(matted.border.left),
+    y: area.y + toMm(matted.border.top),
+    w: toMm(matted.opening.w),
+    h: toMm(matted.opening.h),
   };
 }

@@ -1,10 +1,11 @@
 /** What the open interface says of a worked-out design. Lengths as millimetres, exact units and text. */
 import { z } from 'zod';
+import type { Figure } from '../builds/build';
 import type { PriceBook } from '../pricing/book';
 import { type PiecePrice, priceOrder } from '../pricing/price';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM } from '../units/length';
 import { lengthText } from '../units/format-length';
-import { quantityText } from '../working';
+import { type Workings, quantityText } from '../working';
 import type { WorkedOut } from '../work-out';
 
 const lengthOut = z.object({
@@ -15,34 +16,48 @@ const lengthOut = z.object({
 const sizeOut = z.object({ w: lengthOut, h: lengthOut });
 const sidesOut = z.object({ left: lengthOut, right: lengthOut, top: lengthOut, bottom: lengthOut });
 const figures = z.record(z.string(), z.union([z.string(), z.number()]));
+const placed = sizeOut.extend({ left: lengthOut, top: lengthOut, shape: z.string() });
 
 /** The answer's shape, for the described interface and its tests. */
 export const workOutAnswer = z.object({
-  sizes: z.object({
-    piece: sizeOut,
-    opening: sizeOut,
-    openings: z.array(sizeOut),
-    border: sidesOut,
-    visibleBorder: sidesOut,
-    package: sizeOut,
-    rabbet: sizeOut,
-    sight: sizeOut,
-    outside: sizeOut,
-    unitedSize: lengthOut,
-    lengthCharged: lengthOut,
-  }),
+  build: z.string(),
+  sizes: z
+    .object({
+      piece: sizeOut,
+      opening: sizeOut.optional(),
+      openings: z.array(sizeOut),
+      windows: z.array(placed).optional(),
+      border: sidesOut.optional(),
+      visibleBorder: sidesOut.optional(),
+      layers: z.array(z.object({ opening: sizeOut, border: sidesOut })).optional(),
+      hiddenSpacer: sizeOut.optional(),
+      package: sizeOut,
+      rabbet: sizeOut.optional(),
+      inside: sizeOut.optional(),
+      sight: sizeOut.optional(),
+      outside: sizeOut.optional(),
+      frames: z.array(z.looseObject({ of: z.string(), outside: sizeOut })),
+      unitedSize: lengthOut,
+      lengthCharged: lengthOut,
+    })
+    .catchall(z.unknown())
+    .describe('and the lengths of the build’s own, by the handbook’s names: riser, insert, board …'),
+  counts: z.record(z.string(), z.union([z.string(), z.number(), z.boolean()])),
   parts: z.array(z.looseObject({ part: z.string(), count: z.int() })),
   stack: z.object({
-    layers: z.array(z.object({ part: z.string(), thickness: lengthOut })),
+    layers: z.array(z.object({ part: z.string(), name: z.string(), thickness: lengthOut })),
     total: lengthOut,
-    room: lengthOut,
+    room: lengthOut.nullable(),
+    filler: lengthOut,
     verdict: z.enum(['fits', 'tight', 'proud', 'loose']),
   }),
   weight: z.object({ kg: z.number(), by: z.array(z.object({ part: z.string(), kg: z.number() })) }),
   hanging: z
     .object({
+      by: z.enum(['wire', 'hooks', 'sawtooth']),
       ringDrop: lengthOut,
       span: lengthOut,
+      workingLength: lengthOut,
       wireCut: lengthOut,
       rise: lengthOut,
       wireDrop: lengthOut,
@@ -57,6 +72,7 @@ export const workOutAnswer = z.object({
       item: z.string(),
       count: z.int().optional(),
       length: lengthOut.optional(),
+      size: lengthOut.optional(),
       rating: z.number().optional(),
     }),
   ),
@@ -74,6 +90,9 @@ export const workOutAnswer = z.object({
     .object({
       lines: z.array(z.object({ key: z.string(), quantity: z.string(), amount: z.int() })),
       subtotal: z.int(),
+      quantityBreak: z.int(),
+      rush: z.int(),
+      discount: z.int(),
       rounding: z.int(),
       price: z.int(),
       tax: z.array(z.object({ percent: z.string(), on: z.int(), amount: z.int() })),
@@ -107,30 +126,79 @@ export function presenter(unit: Unit) {
     top: len(value.top),
     bottom: len(value.bottom),
   });
-  return { len, size, sides };
+  const figure = (value: Figure) =>
+    typeof value === 'number' ? len(value) : 'w' in value ? size(value) : sides(value);
+  const maybe = <K extends string, T, R>(key: K, value: T | undefined, show: (value: T) => R) =>
+    (value === undefined ? {} : { [key]: show(value) }) as { [P in K]?: R };
+  return { len, size, sides, figure, maybe };
+}
+type Present = ReturnType<typeof presenter>;
+
+function sizesOut({ sizes }: WorkedOut, { len, size, sides, figure, maybe }: Present) {
+  const { matted } = sizes;
+  return {
+    piece: size(sizes.piece.larger),
+    ...maybe('opening', sizes.opening, size),
+    openings: (matted?.windows ?? []).map((one) => size(one)),
+    ...maybe('windows', matted && matted.windows.length > 1 ? matted.windows : undefined, (windows) =>
+      windows.map((one) => ({ ...size(one), left: len(one.left), top: len(one.top), shape: one.shape.shape })),
+    ),
+    ...maybe('border', sizes.border, sides),
+    ...maybe('visibleBorder', sizes.visibleBorder, sides),
+    ...maybe('sheetUnder', matted?.sheetUnder, sides),
+    ...maybe('topLayerBridge', matted?.bridge, len),
+    ...maybe('layers', matted?.layers, (layers) =>
+      layers.map((layer) => ({ opening: size(layer.opening), border: sides(layer.border) })),
+    ),
+    ...maybe('hiddenSpacer', matted?.spacer?.opening, size),
+    package: size(sizes.package),
+    ...maybe('rabbet', sizes.rabbet, size),
+    ...maybe('inside', sizes.inside, size),
+    ...maybe('sight', sizes.sight, size),
+    ...maybe('outside', sizes.outside, size),
+    frames: sizes.frames.map((frame) => ({
+      of: frame.of,
+      package: size(frame.package),
+      ...maybe('rabbet', frame.rabbet, size),
+      sight: size(frame.sight),
+      outside: size(frame.outside),
+      lengthCharged: len(frame.lengthCharged),
+    })),
+    unitedSize: len(sizes.unitedSize),
+    lengthCharged: len(sizes.lengthCharged),
+    ...Object.fromEntries(Object.entries(sizes.figures).map(([key, value]) => [key, figure(value)])),
+  };
 }
 
-function partsOut(worked: WorkedOut, unit: Unit) {
-  const { len, size, sides } = presenter(unit);
-  return worked.parts.map((part) => {
-    if (part.part === 'leg') {
-      const { count, side, mitre, name } = part;
+function partsOut({ parts }: WorkedOut, { len, size, sides, maybe }: Present) {
+  return parts.map((part) => {
+    if (part.kind === 'leg') {
+      const { of, count, side, mitre, name } = part;
       return {
         part: 'leg',
+        of,
         name,
         count,
         side,
         longPoint: len(part.longPoint),
-        rabbetLength: len(part.rabbetLength),
+        ...maybe('rabbetLength', part.rabbetLength, len),
         shortPoint: len(part.shortPoint),
         mitre,
-        cut: { longPoint: len(part.cut.longPoint), rabbetLength: len(part.cut.rabbetLength) },
+        cut: { longPoint: len(part.cut.longPoint), ...maybe('rabbetLength', part.cut.rabbetLength, len) },
       };
     }
-    const window = part.window && {
-      opening: size(part.window.exact),
-      cut: { window: size(part.window.cut.window), border: sides(part.window.cut.border) },
-    };
+    if (part.kind === 'strip') {
+      const { part: key, name, count } = part;
+      return {
+        part: key,
+        name,
+        count,
+        ...maybe('length', part.length, len),
+        ...maybe('cutLength', part.cutLength, len),
+        ...maybe('width', part.width, len),
+        ...maybe('height', part.height, len),
+      };
+    }
     return {
       part: part.part,
       name: part.name,
@@ -138,18 +206,26 @@ function partsOut(worked: WorkedOut, unit: Unit) {
       ...size(part.exact),
       cutW: len(part.cut.w),
       cutH: len(part.cut.h),
-      ...(window ? { window } : {}),
+      ...maybe('first', part.first, size),
+      ...maybe('window', part.layer, (layer) => ({
+        opening: size(layer.opening),
+        cut: { window: size(layer.cut.window), border: sides(layer.cut.border) },
+        ...maybe('turned', layer.turned, ({ tab, cutOut }) => ({ tab: len(tab), cutOut: size(cutOut) })),
+      })),
     };
   });
 }
 
 function priceOut(price: PiecePrice, book: PriceBook): NonNullable<WorkOutAnswer['price']> {
   const order = priceOrder([price], book);
-  const lines = price.lines.map(({ key, quantity, amount }) => ({ key, quantity, amount }));
+  const { subtotal, quantityBreak, rush, discount, rounding } = price;
   return {
-    lines,
-    subtotal: price.subtotal,
-    rounding: price.rounding,
+    lines: price.lines.map(({ key, quantity, amount }) => ({ key, quantity, amount })),
+    subtotal,
+    quantityBreak,
+    rush,
+    discount,
+    rounding,
     price: price.price,
     tax: [...order.tax],
     total: order.total,
@@ -158,18 +234,10 @@ function priceOut(price: PiecePrice, book: PriceBook): NonNullable<WorkOutAnswer
   };
 }
 
-export function answerOf(
-  worked: WorkedOut,
-  unit: Unit,
-  words: Wording,
-  book: PriceBook | undefined,
-  withWorking: boolean,
-): WorkOutAnswer {
-  const { len, size, sides } = presenter(unit);
-  const { sizes, stack, weight, hanging } = worked;
-  const priced = worked.price && book ? priceOut(worked.price, book) : null;
-  const working = Object.fromEntries(
-    Object.entries(worked.workings).map(([path, one]) => [
+/** Workings as text, lengths in the unit in force. */
+export const workingsOut = (workings: Workings, unit: Unit): NonNullable<WorkOutAnswer['working']> =>
+  Object.fromEntries(
+    Object.entries(workings).map(([path, one]) => [
       path,
       {
         label: one.label,
@@ -179,32 +247,36 @@ export function answerOf(
       },
     ]),
   );
+
+export function answerOf(
+  worked: WorkedOut,
+  unit: Unit,
+  words: Wording,
+  book: PriceBook | undefined,
+  withWorking: boolean,
+): WorkOutAnswer {
+  const present = presenter(unit);
+  const { len, maybe } = present;
+  const { stack, weight, hanging } = worked;
   return {
-    sizes: {
-      piece: size(sizes.piece.larger),
-      opening: size(sizes.opening),
-      openings: [size(sizes.opening)],
-      border: sides(sizes.border),
-      visibleBorder: sides(sizes.visibleBorder),
-      package: size(sizes.package),
-      rabbet: size(sizes.rabbet),
-      sight: size(sizes.sight),
-      outside: size(sizes.outside),
-      unitedSize: len(sizes.unitedSize),
-      lengthCharged: len(sizes.lengthCharged),
-    },
-    parts: partsOut(worked, unit),
+    build: worked.resolved.design.build,
+    sizes: sizesOut(worked, present),
+    counts: { ...worked.sizes.counts },
+    parts: partsOut(worked, present),
     stack: {
-      layers: stack.layers.map(({ part, thickness }) => ({ part, thickness: len(thickness) })),
+      layers: stack.layers.map(({ part, name, thickness }) => ({ part, name, thickness: len(thickness) })),
       total: len(stack.total),
-      room: len(stack.room),
+      room: stack.room === undefined ? null : len(stack.room),
+      filler: len(stack.fillerUpTo),
       verdict: stack.verdict,
     },
     weight: { kg: weight.kg, by: [...weight.by] },
     hanging: hanging
       ? {
+          by: hanging.by,
           ringDrop: len(hanging.ringDrop),
           span: len(hanging.span),
+          workingLength: len(hanging.workingLength),
           wireCut: len(hanging.wireCut),
           rise: len(hanging.rise),
           wireDrop: len(hanging.wireDrop),
@@ -214,10 +286,11 @@ export function answerOf(
           choose: hanging.choose ?? null,
         }
       : null,
-    hardware: worked.hardware.map(({ item, count, length, rating }) => ({
+    hardware: worked.hardware.map(({ item, count, length, size, rating }) => ({
       item,
       ...(count ? { count } : {}),
-      ...(length ? { length: len(length) } : {}),
+      ...maybe('length', length, len),
+      ...maybe('size', size, len),
       ...(rating ? { rating } : {}),
     })),
     cautions: worked.cautions.map((one) => ({
@@ -228,8 +301,8 @@ export function answerOf(
       message: words.caution(one.code, one.figures, unit),
       waysOut: one.waysOut.map((way) => ({ code: way.code, message: words.wayOut(way.code, way.figures, unit) })),
     })),
-    price: priced,
+    price: worked.price && book ? priceOut(worked.price, book) : null,
     route: worked.route.map(({ step, station, minutes }) => ({ step, station, minutes })),
-    ...(withWorking ? { working } : {}),
+    ...(withWorking ? { working: workingsOut(worked.workings, unit) } : {}),
   };
 }

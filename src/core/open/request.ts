@@ -1,128 +1,16 @@
-/**
- * A design as the open interface takes it: lengths as people write them or millimetres, materials by code or by their
- * figures, defaults from the home unit. Read into the one Design everything else is worked out from.
- */
-import { z } from 'zod';
-import { type Design, PIECE_KINDS, newDesign } from '../design/design';
-import type { HouseChoice } from '../design/design';
-import { BACKINGS, type Backing, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '../materials';
+/** An open request whose shape was checked, read into the one Design that everything else is worked out from. */
+import { BUILDS } from '../builds';
+import type { Field } from '../builds/fields';
+import { type Design, type HouseChoice, newDesign } from '../design/design';
+import type { Backing, Glazing, Moulding, Sheet } from '../materials';
 import type { PriceBook } from '../pricing/book';
 import { type Settings, defaultSettings } from '../settings';
-import { LONGEST, type Length, type Unit, UNITS_PER_MM, length, mm, plus, size } from '../units/length';
-import { parseLength } from '../units/parse-length';
-import { ENDINGS, type Money, moneyFrom } from '../units/money';
-import { DECIMAL, mustDecimal } from '../units/rational';
+import { type Length, type Unit, inches, length, mm, plus } from '../units/length';
+import { moneyFrom } from '../units/money';
+import { mustDecimal } from '../units/rational';
+import type { RatesBody, WorkOutBody } from './body';
+import { type Complaint, LengthReader, type LengthText } from './reader';
 
-const typed = z.union([z.string().max(200), z.number()]);
-const lengthField = typed.describe('a length: text as people write it ("16 3/4 in"), or a number of millimetres');
-const exactNumber = z
-  .union([z.string(), z.number()])
-  .transform(String)
-  .refine((text) => DECIMAL.test(text), 'a plain number such as 4.20, not negative');
-
-const sheetInline = {
-  name: z.string().max(120),
-  colour: z.string().regex(/^#[0-9a-f]{6}$/i),
-  thickness: lengthField,
-  archival: z.boolean(),
-  sheet: z.strictObject({ w: lengthField, h: lengthField }),
-};
-const code = z.string().min(1).max(40);
-const matBody = z.strictObject({ board: code, reveal: lengthField, ...sheetInline }).partial();
-const kilograms = z.number().positive().max(10_000);
-
-const sheetRate = { costPerSquareFoot: exactNumber, costPerSquareMetre: exactNumber, markup: exactNumber };
-const glazingRate = z.strictObject({ ...sheetRate, minimumSquareMetres: exactNumber }).partial();
-const ratesBody = z
-  .strictObject({
-    moulding: z.strictObject({ costPerFoot: exactNumber, costPerMetre: exactNumber, markup: exactNumber }).partial(),
-    mat: z.strictObject(sheetRate).partial(),
-    glass: glazingRate,
-    glazing: glazingRate,
-    backing: z.strictObject(sheetRate).partial(),
-    labour: z.strictObject({ minutes: z.int().min(0).max(100_000), perHour: exactNumber }).partial(),
-    hardware: exactNumber,
-    ending: z.enum(ENDINGS),
-    tax: z.strictObject({ mode: z.enum(['exclusive', 'inclusive']), percent: exactNumber }),
-    depositPercent: exactNumber,
-  })
-  .partial();
-
-export const workOutBody = z.strictObject({
-  build: z.literal('window-mat'),
-  unit: z
-    .enum(['in', 'mm'])
-    .optional()
-    .describe('the unit of bare numbers, and of the defaults; the shop’s home unit when absent'),
-  piece: z.strictObject({
-    title: z.string().max(120).optional(),
-    kind: z.enum(PIECE_KINDS).optional(),
-    width: lengthField,
-    height: lengthField,
-    width2: lengthField.optional().describe('the width at the other end, when the piece was measured twice'),
-    height2: lengthField.optional(),
-    thickness: lengthField.optional(),
-    irreplaceable: z.boolean().optional(),
-    signed: z.boolean().optional(),
-  }),
-  window: z.strictObject({ overlap: lengthField.optional() }).optional(),
-  mats: z.array(matBody).min(1).max(3).optional().describe('from the glass inward'),
-  border: z
-    .discriminatedUnion('mode', [
-      z.strictObject({ mode: z.literal('equal'), all: lengthField.optional() }),
-      z.strictObject({ mode: z.literal('weighted'), all: lengthField.optional(), extra: lengthField.optional() }),
-    ])
-    .optional(),
-  frame: z.strictObject({
-    moulding: z.union([
-      code,
-      z.strictObject({
-        name: z.string().max(120).optional(),
-        faceWidth: lengthField,
-        rabbetWidth: lengthField,
-        rabbetDepth: lengthField,
-        height: lengthField,
-        material: z.enum(TIMBERS).optional(),
-        profile: z.enum(PROFILES).optional(),
-        stick: lengthField.optional(),
-        profileArea: z.number().positive().max(1e6).optional(),
-        density: z.number().positive().max(30_000).optional(),
-        rated: kilograms.optional(),
-      }),
-    ]),
-    allowance: lengthField.optional(),
-  }),
-  glazing: z
-    .union([
-      code,
-      z
-        .strictObject({
-          type: z.enum(['glass', 'acrylic', 'none']),
-          uv: z.boolean(),
-          coated: z.boolean(),
-          ...sheetInline,
-        })
-        .partial(),
-    ])
-    .optional(),
-  backing: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
-  hanging: z
-    .strictObject({
-      rings: z.union([z.enum(['third', 'quarter', 'none']), z.strictObject({ distance: lengthField })]),
-      slack: exactNumber,
-    })
-    .partial()
-    .optional(),
-  insists: z.string().max(400).optional(),
-  rates: ratesBody.optional(),
-});
-export type WorkOutBody = z.output<typeof workOutBody>;
-
-export interface Complaint {
-  readonly path: string;
-  readonly code: string;
-  readonly figures: Readonly<Record<string, string | number>>;
-}
 export interface OpenRequest {
   readonly design: Design;
   readonly settings: Settings;
@@ -130,44 +18,20 @@ export interface OpenRequest {
   readonly minutes?: number;
 }
 
-/** Reads one length after another and remembers what could not be read, with its path. */
-class LengthReader {
-  readonly complaints: Complaint[] = [];
-  constructor(private readonly unit: Unit) {}
-
-  read(path: string, value: string | number | undefined, otherwise: Length, zeroAllowed = false): Length {
-    if (value === undefined) return otherwise;
-    if (typeof value === 'number') {
-      const fits = Number.isFinite(value) && value >= 0 && value * UNITS_PER_MM <= LONGEST;
-      const found = fits ? mm(value) : length(0);
-      if (fits && (found > 0 || zeroAllowed)) return found;
-      this.complaints.push({
-        path,
-        code: !fits && value < 0 ? 'length-negative' : fits ? 'length-zero' : 'length-too-big',
-        figures: { typed: String(value), unit: 'mm' },
-      });
-      return otherwise;
-    }
-    const result = parseLength(value, { unit: this.unit, zeroAllowed });
-    if (result.ok) return result.value;
-    this.complaints.push(...result.issues.map((one) => ({ path, code: one.code, figures: one.figures })));
-    return otherwise;
-  }
-
-  maybe(path: string, value: string | number | undefined): Length | undefined {
-    return value === undefined ? undefined : this.read(path, value, length(1));
-  }
-}
-
 type Rate =
-  | { costPerSquareFoot?: string; costPerSquareMetre?: string; markup?: string; minimumSquareMetres?: string }
+  | {
+      costPerSquareFoot?: string | undefined;
+      costPerSquareMetre?: string | undefined;
+      markup?: string | undefined;
+      minimumSquareMetres?: string | undefined;
+    }
   | undefined;
 const sheetCost = (rate: Rate): Pick<Sheet, 'cost'> => {
   if (rate?.costPerSquareFoot !== undefined) return { cost: { amount: rate.costPerSquareFoot, per: 'sqft' } };
   return rate?.costPerSquareMetre !== undefined ? { cost: { amount: rate.costPerSquareMetre, per: 'sqm' } } : {};
 };
 
-function pricesOf(rates: NonNullable<WorkOutBody['rates']>): PriceBook {
+export function pricesOf(rates: RatesBody): PriceBook {
   const glazing = rates.glazing ?? rates.glass;
   const percent = rates.tax?.percent ?? '0';
   return {
@@ -179,10 +43,12 @@ function pricesOf(rates: NonNullable<WorkOutBody['rates']>): PriceBook {
       backing: { markup: rates.backing?.markup ?? '1' },
     },
     labourPerHour: rates.labour?.perHour ?? '0',
-    kit: moneyFrom(mustDecimal(rates.hardware ?? '0')) as Money,
+    kit: moneyFrom(mustDecimal(rates.hardware ?? '0')),
+    ...(rates.quantityBreaks ? { quantityBreaks: rates.quantityBreaks } : {}),
+    ...(rates.rushPercent === undefined ? {} : { rush: rates.rushPercent }),
     sellingStep: { ft: '0.25', m: '0.1' },
     ending: rates.ending ?? 'none',
-    tax: { mode: rates.tax?.mode ?? 'exclusive', percent: { goods: percent, labour: percent } },
+    tax: { mode: rates.tax?.mode ?? 'exclusive', percent: { goods: percent, labour: percent, delivery: percent } },
     depositPercent: rates.depositPercent ?? '50',
     quoteDays: 30,
   };
@@ -191,25 +57,195 @@ function pricesOf(rates: NonNullable<WorkOutBody['rates']>): PriceBook {
 interface Inline {
   name?: string | undefined;
   colour?: string | undefined;
-  thickness?: string | number | undefined;
+  thickness?: LengthText | undefined;
   archival?: boolean | undefined;
-  sheet?: { w: string | number; h: string | number } | undefined;
+  sheet?: { w: LengthText; h: LengthText } | undefined;
 }
-function sheetOf(body: Inline, path: string, name: string, thickness: Length, rate: Rate, reader: LengthReader): Sheet {
-  const largest =
-    body.sheet &&
-    size(
-      reader.read(`${path}.sheet.w`, body.sheet.w, length(1)),
-      reader.read(`${path}.sheet.h`, body.sheet.h, length(1)),
-    );
+type InlineMoulding = Exclude<NonNullable<NonNullable<WorkOutBody['frame']>['moulding']>, string>;
+
+/** What a design takes from its request, in the request's unit. */
+class RequestReader extends LengthReader {
+  constructor(
+    unit: Unit,
+    private readonly rates: WorkOutBody['rates'],
+  ) {
+    super(unit);
+  }
+
+  sheet(body: Inline, path: string, name: string, thickness: Length, rate: Rate): Sheet {
+    return {
+      code: name,
+      name: body.name ?? name,
+      thickness: this.read(`${path}.thickness`, body.thickness, thickness),
+      colour: body.colour ?? '#f4ecdd',
+      archival: body.archival ?? true,
+      ...(body.sheet ? { largest: this.size(`${path}.sheet`, body.sheet) } : {}),
+      ...sheetCost(rate),
+    };
+  }
+
+  moulding(given: InlineMoulding, path: string): Moulding {
+    const { costPerFoot, costPerMetre } = this.rates?.moulding ?? {};
+    const stick = this.maybe(`${path}.stick`, given.stick);
+    const { profileArea, density, rated } = given;
+    const depth = this.read(`${path}.rabbetDepth`, given.rabbetDepth, inches(0, 1, 2));
+    return {
+      code: 'given',
+      name: given.name ?? 'given moulding',
+      supplier: '',
+      faceWidth: this.read(`${path}.faceWidth`, given.faceWidth, length(2)),
+      rabbetWidth: this.read(`${path}.rabbetWidth`, given.rabbetWidth, length(1)),
+      rabbetDepth: depth,
+      height: this.read(`${path}.height`, given.height, plus(depth, mm(5))),
+      material: given.material ?? 'wood',
+      profile: given.profile ?? 'flat',
+      finish: '',
+      colour: '#8a6f4d',
+      ...(stick ? { stick } : {}),
+      ...(costPerFoot !== undefined
+        ? { cost: { amount: costPerFoot, per: 'ft' } }
+        : costPerMetre !== undefined
+          ? { cost: { amount: costPerMetre, per: 'm' } }
+          : {}),
+      ...(profileArea ? { profileArea } : {}),
+      ...(density ? { density } : {}),
+      ...(rated ? { rated } : {}),
+    };
+  }
+
+  mouldingChoice(of: string | InlineMoulding, path: string): Design['frame']['moulding'] {
+    return typeof of === 'string' ? { code: of } : { given: this.moulding(of, path) };
+  }
+
+  own(path: string, field: Field, value: unknown): unknown {
+    const text = value as LengthText;
+    switch (field.kind) {
+      case 'length':
+        return this.read(path, text, length(1), field.zero);
+      case 'lengths':
+        return (value as LengthText[]).map((one, index) => this.read(`${path}.${index}`, one, length(1)));
+      case 'size':
+        return this.size(path, value as { w: LengthText; h: LengthText });
+      case 'sides':
+        return Object.fromEntries(
+          Object.entries(value as Record<string, LengthText>).map(([side, one]) => [
+            side,
+            this.read(`${path}.${side}`, one, length(1)),
+          ]),
+        );
+      default:
+        return value;
+    }
+  }
+}
+
+function borderOf(body: WorkOutBody['border'], settings: Settings, reader: LengthReader): Design['border'] {
+  const of = body ?? { mode: 'weighted' as const };
+  if (of.mode === 'fit')
+    return {
+      mode: 'fit',
+      package: reader.size('border.package', of.package),
+      how: of.how ?? 'centred',
+      ...(of.ratio ? { ratio: of.ratio } : {}),
+    };
+  const seen = of.seen ? { seen: true } : {};
+  if (of.mode === 'four') {
+    const side = (key: 'left' | 'right' | 'top' | 'bottom') => reader.read(`border.${key}`, of[key], length(1));
+    return {
+      mode: 'four',
+      left: side('left'),
+      right: side('right'),
+      top: side('top'),
+      bottom: side('bottom'),
+      ...seen,
+    };
+  }
+  const all = reader.read('border.all', of.all, settings.border);
+  if (of.mode === 'equal') return { mode: 'equal', all, ...seen };
+  if (of.mode === 'sides')
+    return { mode: 'sides', all, less: reader.read('border.less', of.less, settings.sidesLess, true), ...seen };
+  return { mode: 'weighted', all, extra: reader.read('border.extra', of.extra, settings.bottomExtra, true), ...seen };
+}
+
+function windowOf(body: WorkOutBody['window'], settings: Settings, reader: LengthReader): Design['window'] {
+  const gap = reader.maybe('window.floatGap', body?.floatGap, true);
+  const corner = reader.maybe('window.corner', body?.corner);
   return {
-    code: name,
-    name: body.name ?? name,
-    thickness: reader.read(`${path}.thickness`, body.thickness, thickness),
-    colour: body.colour ?? '#f4ecdd',
-    archival: body.archival ?? true,
-    ...(largest ? { largest } : {}),
-    ...sheetCost(rate),
+    overlap: reader.read('window.overlap', body?.overlap, settings.overlap, true),
+    ...(gap === undefined ? {} : { floatGap: gap }),
+    ...(body?.opening
+      ? {
+          opening: {
+            ...reader.size('window.opening', body.opening),
+            left: reader.read('window.at.left', body.at?.left, length(0), true),
+            top: reader.read('window.at.top', body.at?.top, length(0), true),
+          },
+        }
+      : {}),
+    ...(body?.shape ? { shape: body.shape } : {}),
+    ...(corner ? { corner } : {}),
+  };
+}
+
+function severalOf(body: WorkOutBody, reader: LengthReader): Pick<Design, 'several'> {
+  if (!body.windows) return {};
+  const usual = reader.unit === 'in' ? inches(1) : mm(25);
+  const { bridge, patch, as, columns } = body.layout ?? {};
+  const both = typeof bridge === 'object' ? bridge : { across: bridge, down: bridge };
+  const free = as === 'free' || (as === undefined && body.windows.every((one) => one.at));
+  const more = reader.maybe('layout.patch', patch, true);
+  return {
+    several: {
+      layout: as ?? (free ? 'free' : 'row'),
+      ...(columns ? { columns } : {}),
+      bridge: {
+        across: reader.read('layout.bridge', both.across, usual),
+        down: reader.read('layout.bridge', both.down, usual),
+      },
+      ...(more === undefined ? {} : { patch: more }),
+      windows: body.windows.map((one, index) => {
+        const path = `windows.${index}`;
+        const corner = reader.maybe(`${path}.corner`, one.corner);
+        if (free && !one.at)
+          reader.complain(`${path}.at`, 'input-wrong', { reason: 'a freely placed window needs its place' });
+        return {
+          width: reader.read(`${path}.width`, one.width, length(1)),
+          height: reader.read(`${path}.height`, one.height, length(1)),
+          ...(one.title ? { title: one.title } : {}),
+          ...(one.at
+            ? {
+                at: {
+                  left: reader.read(`${path}.at.left`, one.at.left, length(0), true),
+                  top: reader.read(`${path}.at.top`, one.at.top, length(0), true),
+                },
+              }
+            : {}),
+          ...(one.shape ? { shape: one.shape } : {}),
+          ...(corner ? { corner } : {}),
+        };
+      }),
+    },
+  };
+}
+
+/** A floater or a tray may come without a moulding of the books: its wall is all the frame there is. */
+function standInMoulding(build: WorkOutBody['build'], own: Readonly<Record<string, unknown>>): Moulding | undefined {
+  const face = { floater: own.wall, tray: own.lip ?? mm(10), 'customer-frame': mm(25) }[build as string] as
+    Length | undefined;
+  if (!face) return undefined;
+  const depth = (own.innerDepth as Length | undefined) ?? mm(40);
+  return {
+    code: 'given',
+    name: 'given frame',
+    supplier: '',
+    faceWidth: face,
+    rabbetWidth: length(Math.max(1, Math.floor(face / 4))),
+    rabbetDepth: depth,
+    height: depth,
+    material: 'wood',
+    profile: 'box',
+    finish: '',
+    colour: '#8a6f4d',
   };
 }
 
@@ -221,8 +257,9 @@ export function readRequest(
 ): { request: OpenRequest; complaints: Complaint[] } {
   const unit = body.unit ?? home;
   const settings = defaultSettings(unit);
-  const reader = new LengthReader(unit);
-  const { piece, frame, rates } = body;
+  const { piece, rates } = body;
+  const reader = new RequestReader(unit, rates);
+  const build = BUILDS[body.build];
   const start = newDesign(
     settings,
     house,
@@ -230,49 +267,21 @@ export function readRequest(
     reader.read('piece.height', piece.height, length(1)),
   );
   const [width2, height2] = [reader.maybe('piece.width2', piece.width2), reader.maybe('piece.height2', piece.height2)];
+  const own: Record<string, unknown> = {};
+  for (const key in build.fields)
+    if (body[key] !== undefined) own[key] = reader.own(key, build.fields[key]!, body[key]);
 
-  const wood = frame.moulding;
-  const moulding = (): Moulding => {
-    const given = wood as Exclude<typeof wood, string>;
-    const read = (key: 'faceWidth' | 'rabbetWidth' | 'rabbetDepth' | 'height') =>
-      reader.read(`frame.moulding.${key}`, given[key], length(2));
-    const stick = reader.maybe('frame.moulding.stick', given.stick);
-    const cost = rates?.moulding?.costPerFoot ?? rates?.moulding?.costPerMetre;
-    const { profileArea, density, rated } = given;
-    return {
-      code: 'given',
-      name: given.name ?? 'given moulding',
-      supplier: '',
-      faceWidth: read('faceWidth'),
-      rabbetWidth: read('rabbetWidth'),
-      rabbetDepth: read('rabbetDepth'),
-      height: read('height'),
-      material: given.material ?? 'wood',
-      profile: given.profile ?? 'flat',
-      finish: '',
-      colour: '#8a6f4d',
-      ...(stick ? { stick } : {}),
-      ...(cost === undefined
-        ? {}
-        : { cost: { amount: cost, per: rates?.moulding?.costPerFoot === undefined ? 'm' : 'ft' } }),
-      ...(profileArea ? { profileArea } : {}),
-      ...(density ? { density } : {}),
-      ...(rated ? { rated } : {}),
-    };
-  };
+  const wood = body.frame?.moulding;
+  const instead = wood === undefined ? standInMoulding(body.build, own) : undefined;
+  if (wood === undefined && !instead)
+    reader.complain('frame.moulding', 'input-wrong', { reason: 'a moulding is needed' });
   const metal = typeof wood === 'object' && wood.material === 'metal';
   const glazing = (): Design['glazing'] => {
     if (typeof body.glazing === 'string') return { code: body.glazing };
     const given = body.glazing ?? {};
     const type = given.type ?? 'glass';
-    const sheet = sheetOf(
-      given,
-      'glazing',
-      type,
-      type === 'acrylic' ? mm(2.5) : mm(2),
-      rates?.glazing ?? rates?.glass,
-      reader,
-    );
+    const thick = type === 'acrylic' ? mm(2.5) : mm(2);
+    const sheet = reader.sheet(given, 'glazing', type, thick, rates?.glazing ?? rates?.glass);
     const item: Glazing = {
       ...sheet,
       ...(type === 'none' ? { thickness: length(0) } : {}),
@@ -286,30 +295,29 @@ export function readRequest(
     if (typeof body.backing === 'string') return { code: body.backing };
     const given = body.backing ?? {};
     const type = given.type ?? 'foam';
-    const item: Backing = { ...sheetOf(given, 'backing', type, mm(5), rates?.backing, reader), type };
+    const item: Backing = { ...reader.sheet(given, 'backing', type, mm(5), rates?.backing), type };
     return { given: item };
   };
-  const mats = (body.mats ?? [{}]).map((mat, index): Design['mats'][number] => {
-    const reveal = reader.read(`mats.${index}.reveal`, mat.reveal, index === 0 ? length(0) : settings.reveal, true);
-    if (mat.board !== undefined) return { board: { code: mat.board }, reveal };
-    return { board: { given: sheetOf(mat, `mats.${index}`, 'mat board', mm(1.4), rates?.mat, reader) }, reveal };
+  const mats = (body.mats ?? (build.needsMat ? [{}] : [])).map((mat, index): Design['mats'][number] => {
+    const path = `mats.${index}`;
+    const reveal = reader.read(`${path}.reveal`, mat.reveal, index === 0 ? length(0) : settings.reveal, true);
+    const style = mat.style ? { style: mat.style } : {};
+    if (typeof mat.board === 'string') return { board: { code: mat.board }, reveal, ...style };
+    const given = { ...mat, ...mat.board };
+    return { board: { given: reader.sheet(given, path, 'mat board', mm(1.4), rates?.mat) }, reveal, ...style };
   });
-  const border = (): Design['border'] => {
-    const all = reader.read('border.all', body.border?.all, settings.border);
-    if (body.border?.mode === 'equal') return { mode: 'equal', all };
-    return {
-      mode: 'weighted',
-      all,
-      extra: reader.read('border.extra', body.border?.extra, settings.bottomExtra, true),
-    };
-  };
+  const { mountBoard } = body;
   const rings = body.hanging?.rings ?? 'third';
   const slack = body.hanging?.slack ?? settings.slack;
   if (!/^0\.\d{1,6}$/.test(slack) || Number(slack) === 0)
-    reader.complaints.push({ path: 'hanging.slack', code: 'slack-wrong', figures: { typed: slack } });
+    reader.complain('hanging.slack', 'slack-wrong', { typed: slack });
+  if (build.needsMat && mats.length === 0) reader.complain('mats', 'input-wrong', { reason: 'this build needs a mat' });
+  const setBack = typeof body.spacer === 'object' ? body.spacer.setBack : undefined;
 
   const design: Design = {
     ...start,
+    build: body.build,
+    ...(Object.keys(own).length > 0 ? { own } : {}),
     piece: {
       ...start.piece,
       title: piece.title ?? '',
@@ -319,29 +327,70 @@ export function readRequest(
       thickness: reader.read('piece.thickness', piece.thickness, start.piece.thickness),
       irreplaceable: piece.irreplaceable ?? false,
       signed: piece.signed ?? false,
+      ...(piece.kg === undefined ? {} : { kg: piece.kg }),
+      ...(piece.keyed ? { keyed: true } : {}),
+      ...(piece.thickPaint ? { thickPaint: true } : {}),
+      ...(piece.damaged ? { damaged: true } : {}),
     },
     insists: body.insists ?? '',
-    window: { overlap: reader.read('window.overlap', body.window?.overlap, settings.overlap, true) },
+    window: windowOf(body.window, settings, reader),
+    ...severalOf(body, reader),
     mats,
-    border: border(),
+    border: borderOf(body.border, settings, reader),
+    ...(body.spacer ? { spacer: { setBack: reader.read('spacer.setBack', setBack, settings.setBack) } } : {}),
+    ...(body.fillet
+      ? {
+          fillet: {
+            moulding: reader.mouldingChoice(body.fillet.moulding, 'fillet.moulding'),
+            lip: reader.read('fillet.lip', body.fillet.lip, length(1)),
+          },
+        }
+      : {}),
     frame: {
-      moulding: typeof wood === 'string' ? { code: wood } : { given: moulding() },
+      moulding: wood === undefined ? { given: instead ?? NO_MOULDING } : reader.mouldingChoice(wood, 'frame.moulding'),
       allowance: reader.read(
         'frame.allowance',
-        frame.allowance,
-        metal ? settings.metalAllowance : settings.allowance,
+        body.frame?.allowance,
+        metal ? settings.metalAllowance : build.allowance(settings),
         true,
       ),
+      ...(body.frame?.inner
+        ? {
+            inner: body.frame.inner.map((one, index) => ({
+              moulding: reader.mouldingChoice(one.moulding, `frame.inner.${index}.moulding`),
+              allowance: reader.read(`frame.inner.${index}.allowance`, one.allowance, settings.allowance, true),
+            })),
+          }
+        : {}),
+      ...(body.frame?.outside ? { outside: reader.size('frame.outside', body.frame.outside) } : {}),
     },
     glazing: glazing(),
     backing: backing(),
+    ...(mountBoard === undefined
+      ? {}
+      : {
+          mountBoard:
+            typeof mountBoard === 'string'
+              ? { code: mountBoard }
+              : { given: reader.sheet(mountBoard, 'mountBoard', 'mount board', mm(1.4), rates?.mat) },
+        }),
+    ...(body.mount ? { mount: body.mount } : {}),
     hanging: {
       rings:
         typeof rings === 'object'
           ? { distance: reader.read('hanging.rings.distance', rings.distance, plus(settings.tail)) }
           : rings,
       slack,
+      ...(body.hanging?.by ? { by: body.hanging.by } : {}),
     },
+    ...(body.scope ? { scope: body.scope } : {}),
+    ...(body.place ? { place: body.place } : {}),
+    ...(body.finish ? { finish: body.finish } : {}),
+    ...(body.value === undefined ? {} : { value: body.value }),
+    ...(body.count ? { count: body.count } : {}),
+    ...(body.rush ? { rush: true } : {}),
+    ...(body.discount ? { discount: { ...body.discount, reason: '', by: '' } } : {}),
+    ...(body.extras ? { extras: body.extras } : {}),
   };
   const request: OpenRequest = {
     design,
@@ -351,3 +400,18 @@ export function readRequest(
   };
   return { request, complaints: reader.complaints };
 }
+
+/** Stands where a complaint was already made. */
+const NO_MOULDING: Moulding = {
+  code: '',
+  name: '',
+  supplier: '',
+  faceWidth: length(2),
+  rabbetWidth: length(1),
+  rabbetDepth: length(1),
+  height: length(1),
+  material: 'wood',
+  profile: 'flat',
+  finish: '',
+  colour: '#8a6f4d',
+};

@@ -1,11 +1,12 @@
 /**
- * Rings, wire and the hook in the wall. The wire's rise needs a square root: it is taken in floating point and the
- * result rounded once to the nearest unit (R2). Source: handbook, depth and hanging, "Hangers and wire"; R36, R54.
+ * Rings, wire and the hook in the wall. The wire's rise needs a square root: it is taken on whole numbers, and
+ * rounded once to the nearest unit (R2). Source: handbook, depth and hanging, "Hangers and wire"; R36, R52, R54.
  */
-import type { Design } from '../design/design';
+import type { HangingChoice } from '../design/design';
 import type { Settings } from '../settings';
 import { type Length, type Size, length, minus, plus, times } from '../units/length';
-import type { Notebook } from '../working';
+import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';
+import { type Notebook, ofNumber } from '../working';
 
 export interface Hanging {
   readonly ringDrop: Length;
@@ -25,11 +26,33 @@ export interface Hanging {
   readonly wireShows: boolean;
   /** Too heavy, or too wide for its weight: two hooks or a cleat instead of a wire. */
   readonly noWire: boolean;
+  readonly by: 'wire' | 'hooks' | 'sawtooth';
+  /** What each hook or sawtooth carries at most, twice over; and how many there are. */
+  readonly hooks: { readonly count: number; readonly kg: number };
 }
 
 const nearest = (value: number): Length => length(Math.floor(value + 0.5));
 
-function ringDropOf(rings: Design['hanging']['rings'], height: Length, book: Notebook): Length {
+/** The whole part of a square root, exactly. */
+function wholeRoot(of: bigint): bigint {
+  let root = BigInt(Math.floor(Math.sqrt(Number(of))));
+  while (root * root > of) root -= 1n;
+  while ((root + 1n) * (root + 1n) <= of) root += 1n;
+  return root;
+}
+const ONE = rational(1);
+/** `(span/2)·√((1+s)² − 1)` and `span·(1+s)`, to the nearest unit, half up. Source: handbook, "Hangers and wire". */
+export function wireOver(span: Length, slack: string): { rise: Length; working: Length } {
+  const longer = add(ONE, mustDecimal(slack));
+  const square = sub(mul(longer, longer), ONE);
+  const fourfold = (BigInt(span) * BigInt(span) * square.n) / square.d;
+  return {
+    rise: length(Number((wholeRoot(fourfold) + 1n) / 2n)),
+    working: length(Number(roundHalfUp(mul(rational(span), longer)))),
+  };
+}
+
+function ringDropOf(rings: HangingChoice['rings'], height: Length, book: Notebook): Length {
   if (typeof rings === 'object')
     return book.note(
       'hanging.ringDrop',
@@ -48,28 +71,53 @@ function ringDropOf(rings: Design['hanging']['rings'], height: Length, book: Not
   );
 }
 
-/** Undefined when the design asks for no hanging. `inset` of the rings is half the face width. */
+/** One sawtooth at the centre of a narrow or light frame, else two, each rated for its share twice over. */
+export const sawtooths = (width: Length, kg: number, settings: Pick<Settings, 'sawtoothOne' | 'sawtoothKg'>): number =>
+  width <= settings.sawtoothOne || kg < settings.sawtoothKg ? 1 : 2;
+
+/** Hook over the floor: the frame's middle at the eye line, the hook `drop` under its top edge. */
+export const hookOver = (eyeLine: Length, height: Length, drop: Length): Length => nearest(eyeLine + height / 2 - drop);
+
+/** Undefined when the design asks for no hanging. `insets` is how far both rings together stand in from the outside. */
 export function hangingOf(
-  choice: Design['hanging'],
+  choice: HangingChoice,
   outside: Size,
-  faceWidth: Length,
+  insets: Length,
   kg: number,
   settings: Settings,
   book: Notebook,
 ): Hanging | undefined {
   if (choice.rings === 'none') return undefined;
+  const by = choice.by ?? 'wire';
+  const noWire =
+    by === 'wire' && (kg > settings.noWireKg || (outside.w > settings.noWireWide.width && kg > settings.noWireWide.kg));
+  const count = by === 'sawtooth' ? sawtooths(outside.w, kg, settings) : 2;
   const slack = Number(choice.slack);
   const ringDrop = ringDropOf(choice.rings, outside.h, book);
   const span = book.note(
     'hanging.span',
     'between the rings',
-    'outside width − face width',
-    { 'outside width': outside.w, 'face width': faceWidth },
-    minus(outside.w, faceWidth),
+    'outside width − insets of both rings',
+    { 'outside width': outside.w, 'insets of both rings': insets },
+    minus(outside.w, insets),
   );
   const lever = Math.sqrt((1 + slack) ** 2 - 1);
-  const rise = nearest((span / 2) * lever);
-  const workingLength = nearest(span * (1 + slack));
+  const wire = wireOver(span, choice.slack);
+  const inputs = { 'between the rings': span, slack: ofNumber(choice.slack) };
+  const rise = book.note(
+    'hanging.rise',
+    'rise of the wire',
+    'between the rings ÷ 2 × square root of ((1 + slack) × (1 + slack) − 1)',
+    inputs,
+    wire.rise,
+  );
+  const workingLength = book.note(
+    'hanging.workingLength',
+    'wire between the rings',
+    'between the rings × (1 + slack)',
+    inputs,
+    wire.working,
+  );
   const pullKg = (kg * (1 + slack)) / (2 * lever);
   const ringKg = settings.safety * pullKg;
   const wireDrop = book.note(
@@ -79,6 +127,7 @@ export function hangingOf(
     { 'rings below the top': ringDrop, 'rise of the wire': rise },
     minus(ringDrop, rise),
   );
+  const hookDrop = by === 'wire' && !noWire ? wireDrop : ringDrop;
   return {
     ringDrop,
     span,
@@ -92,11 +141,19 @@ export function hangingOf(
     ),
     rise,
     wireDrop,
-    hookHeight: nearest(settings.eyeLine + outside.h / 2 - wireDrop),
+    hookHeight: book.note(
+      'hanging.hookHeight',
+      'hook over the floor',
+      'eye line + outside height ÷ 2 − hook below the top',
+      { 'eye line': settings.eyeLine, 'outside height': outside.h, 'hook below the top': hookDrop },
+      hookOver(settings.eyeLine, outside.h, hookDrop),
+    ),
     pullKg,
     ringKg,
-    choose: settings.ringRatings.find((rating) => rating >= ringKg),
-    wireShows: rise >= ringDrop - settings.wireHidden,
-    noWire: kg > settings.noWireKg || (outside.w > settings.noWireWide.width && kg > settings.noWireWide.kg),
+    choose: settings.ringRatings.find((rating) => rating >= (by === 'wire' ? ringKg : (settings.safety * kg) / count)),
+    wireShows: by === 'wire' && rise >= ringDrop - settings.wireHidden,
+    noWire,
+    by,
+    hooks: { count, kg: (settings.safety * kg) / count },
   };
 }

@@ -1,68 +1,137 @@
-/** What the bench cuts and what it takes from the drawers. Source: handbook, builds 1, depth and hanging "Fitting", jobs "Hinges". */
-import type { Resolved } from '../design/resolve';
+/** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
+import type { Hardware, Job, Laid, Leg, Loose, CutLayer, Window } from '../builds/build';
+import { cutInto } from '../builds/lay-up';
 import type { Settings } from '../settings';
-import type { Leg } from '../sizing/frame';
-import type { MatCut } from '../sizing/mats';
-import type { Sizes } from '../sizing/window-mat';
-import { type Length, type Size, UNITS_PER_INCH, UNITS_PER_MM, plus, size, times } from '../units/length';
+import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';
 import type { Hanging } from './hanging';
+import { dustCover, hinges, joining, pointsOnSide, tapeRound } from './joining';
+import type { Scoped } from '../jobs/scope';
 
 export interface FlatPart {
-  readonly part: 'glazing' | 'mat' | 'backing' | 'dust cover';
+  readonly kind: 'flat';
+  readonly part: string;
   readonly name: string;
-  readonly count: 1;
+  readonly count: number;
   readonly exact: Size;
   readonly cut: Size;
-  readonly window?: { readonly exact: Size; readonly cut: MatCut };
+  /** It is cut from a sheet of the books, whose name it has. */
+  readonly sheet?: boolean;
+  /** Of a mat: its layer, and the windows as they are cut in it. */
+  readonly layer?: CutLayer;
+  readonly windows?: readonly Window[];
+  /** Cut first to this, trimmed later. */
+  readonly first?: Size;
 }
 export interface LegPart extends Leg {
-  readonly part: 'leg';
-  readonly name: string;
+  readonly kind: 'leg';
   readonly mitre: 45;
 }
-export type Part = LegPart | FlatPart;
+export interface StripPart {
+  readonly kind: 'strip';
+  readonly part: string;
+  readonly name: string;
+  readonly count: number;
+  readonly length: Length | undefined;
+  readonly cutLength: Length | undefined;
+  readonly width: Length | undefined;
+  readonly height: Length | undefined;
+}
+export type Part = LegPart | FlatPart | StripPart;
 
-export interface Hardware {
-  readonly item: 'flexible point' | 'ring' | 'wire' | 'bumper' | 'hinge' | 'sealing tape';
-  readonly count?: number;
-  readonly length?: Length;
-  readonly rating?: number;
+function looseParts(loose: readonly Loose[], step: Length): Part[] {
+  return loose.map((one): Part => {
+    const { part, name, count, into } = one;
+    const round = into ? floorTo : ceilTo;
+    if (one.size) {
+      const cut = size(round(one.size.w, step), round(one.size.h, step));
+      return { kind: 'flat', part, name, count, exact: one.size, cut, ...(one.first ? { first: one.first } : {}) };
+    }
+    const { length, width, height } = one;
+    return { kind: 'strip', part, name, count, length, cutLength: length && round(length, step), width, height };
+  });
 }
 
-export function partsOf({ mats, glazing, moulding, backing }: Resolved, sizes: Sizes, settings: Settings): Part[] {
-  const inset = times(settings.dustCoverInset, -2);
-  const cover = size(plus(sizes.outside.w, inset), plus(sizes.outside.h, inset));
-  const flat = { count: 1, exact: sizes.package, cut: sizes.cutPackage } as const;
+/** Everything that is cut, in the order of the bench: legs, then what goes in, then strips and boards beside it. */
+export function partsOf(laid: Laid, scope: Scoped, settings: Settings): Part[] {
+  const step = settings.cuttingStep;
+  const legs = laid.frames.flatMap((frame) => frame.legs.map((leg): LegPart => ({ kind: 'leg', ...leg, mitre: 45 })));
+  const flat = laid.layers.flatMap((layer): FlatPart[] => {
+    if (!layer.size) return [];
+    const of = { kind: 'flat', part: layer.part, name: layer.name, count: 1, exact: layer.size, sheet: true } as const;
+    const cut = cutInto(layer.size, step);
+    const mat =
+      layer.part === 'hidden spacer'
+        ? laid.matted?.spacer
+        : layer.mat === undefined
+          ? undefined
+          : laid.matted?.layers[layer.mat];
+    return [mat ? { ...of, cut, layer: mat, windows: laid.matted!.windows } : { ...of, cut }];
+  });
+  const outside = laid.frames.at(-1)?.outside;
+  const cover = outside && dustCover(outside, settings);
+  const covered = scope.closed && laid.held === 'points' && cover && cover.w > 0 && cover.h > 0;
   return [
-    ...sizes.legs.map((leg) => ({ ...leg, part: 'leg', name: moulding.name, mitre: 45 }) as const),
-    ...(glazing.type === 'none' ? [] : [{ ...flat, part: 'glazing', name: glazing.name } as const]),
-    ...mats.map((mat, index) => {
-      const layer = sizes.layers[index]!;
-      return { ...flat, part: 'mat', name: mat.name, window: { exact: layer.opening, cut: layer.cut } } as const;
-    }),
-    { ...flat, part: 'backing', name: backing.name },
-    { part: 'dust cover', name: '', count: 1, exact: cover, cut: cover },
+    ...(scope.frame ? legs : []),
+    ...flat,
+    ...looseParts(laid.loose, step),
+    ...(covered ? [{ kind: 'flat', part: 'dust cover', name: '', count: 1, exact: cover, cut: cover } as const] : []),
   ];
 }
 
-const pointsASide = (side: Length, step: Length) => Math.max(2, Math.ceil(side / step));
-
-/** Two up to 12 in (300 mm) wide, then one for each 10 in (250 mm) begun (R59). */
-export function hinges(width: Length, settings: Settings): number {
-  const [first, step] =
-    settings.homeUnit === 'in' ? [12 * UNITS_PER_INCH, 10 * UNITS_PER_INCH] : [300 * UNITS_PER_MM, 250 * UNITS_PER_MM];
-  return 2 + Math.max(0, Math.ceil((width - first) / step));
+/** What holds the piece, by how it is mounted. */
+function holding({ design, piece, settings }: Job, laid: Laid): Hardware[] {
+  const stands = laid.layers.some((one) => one.part === 'piece' && one.size === undefined) && laid.depth !== undefined;
+  const soft = !['canvas', 'panel', 'object', 'garment', 'mirror'].includes(design.piece.kind);
+  if (!stands || !soft) return [];
+  const mount = design.mount ?? 'hinges';
+  if (mount === 'hinges' || mount === 'tape')
+    return [
+      {
+        item: 'hinge',
+        count: (design.several?.windows ?? [{ width: piece.larger.w }]).reduce(
+          (sum, one) => sum + hinges(one.width, settings),
+          0,
+        ),
+      },
+    ];
+  if (mount === 'corners') return [{ item: 'corner pocket', count: 4 * (design.several?.windows.length ?? 1) }];
+  return mount === 'pads' ? [{ item: 'pad', count: 4 }] : [];
 }
 
-export function hardwareOf(sizes: Sizes, hanging: Hanging | undefined, settings: Settings): Hardware[] {
-  const points =
-    2 * (pointsASide(sizes.package.w, settings.pointStep) + pointsASide(sizes.package.h, settings.pointStep));
+export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, kg: number, scope: Scoped): Hardware[] {
+  const { settings } = job;
+  const frame = laid.frames.at(-1);
+  const pack = laid.package;
+  const panes = laid.layers.filter((one) => one.part === 'glazing' || one.part === 'pane').length;
+  const metal = frame?.moulding.material === 'metal';
+  const joint =
+    frame &&
+    !metal &&
+    scope.frame &&
+    joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings);
+  const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
+  const hung = hanging && scope.hung;
   return [
-    { item: 'flexible point', count: points },
-    { item: 'hinge', count: hinges(sizes.piece.larger.w, settings) },
-    { item: 'sealing tape', length: times(plus(sizes.package.w, sizes.package.h), 2) },
-    ...(hanging ? [{ item: 'ring', count: 2, ...(hanging.choose ? { rating: hanging.choose } : {}) } as const] : []),
-    ...(hanging && !hanging.noWire ? [{ item: 'wire', length: hanging.wireCut } as const] : []),
-    { item: 'bumper', count: 2 },
+    ...(joint && joint.wedge
+      ? [{ item: 'wedge', count: 4 * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
+      : []),
+    ...(joint && joint.braces ? [{ item: 'corner brace', count: 4 } as const] : []),
+    ...(scope.closed && laid.held === 'points' ? [{ item: 'flexible point', count: points } as const] : []),
+    ...laid.hardware,
+    ...holding(job, laid),
+    ...(scope.closed && laid.held === 'points' ? [{ item: 'sealing tape', length: tapeRound(pack) } as const] : []),
+    ...(hung && hanging.by !== 'sawtooth'
+      ? [
+          {
+            item: hanging.by === 'hooks' ? 'hook' : 'ring',
+            count: 2,
+            ...(hanging.choose ? { rating: hanging.choose } : {}),
+          } as const,
+        ]
+      : []),
+    ...(hung && hanging.by === 'sawtooth' ? [{ item: 'sawtooth', count: hanging.hooks.count } as const] : []),
+    ...(hung && hanging.by === 'wire' && !hanging.noWire ? [{ item: 'wire', length: hanging.wireCut } as const] : []),
+    ...(hung ? [{ item: 'bumper', count: 2 } as const] : []),
+    ...(scope.sleeve ? [{ item: 'sleeve', count: 1 } as const] : []),
   ];
 }

@@ -1,60 +1,42 @@
 /** What lies in the rabbet, front to back, and the room that is left. Source: handbook, depth and hanging, "Depth"; R31. */
-import type { Resolved } from '../design/resolve';
+import type { Laid, Layer } from '../builds/build';
 import type { Settings } from '../settings';
-import { type Length, length, minus, plus } from '../units/length';
+import { type Length, length, minus } from '../units/length';
 import type { Notebook } from '../working';
 
-export interface Layer {
-  readonly part: 'glazing' | 'mat' | 'piece' | 'backing';
-  readonly name: string;
-  readonly colour: string;
-  readonly thickness: Length;
-}
 export type DepthVerdict = 'fits' | 'tight' | 'proud' | 'loose';
 export interface Stack {
   readonly layers: readonly Layer[];
   readonly total: Length;
-  /** What is left of the rabbet's depth; below zero the package stands proud. */
-  readonly room: Length;
+  /** What is left of the rabbet's depth; below zero the package stands proud. Undefined where nothing lies in a rabbet. */
+  readonly room: Length | undefined;
   readonly verdict: DepthVerdict;
   /** Filler that keeps the package from rattling; zero unless loose. */
   readonly fillerUpTo: Length;
 }
 
-export function verdictOf(room: Length, settings: Settings): DepthVerdict {
+export function verdictOf(room: Length, settings: Pick<Settings, 'fastenerRoom' | 'rattleRoom'>): DepthVerdict {
   if (room < 0) return 'proud';
   if (room < settings.fastenerRoom) return 'tight';
   return room > settings.rattleRoom ? 'loose' : 'fits';
 }
 
-/** The stack of a window mat: glazing, mats, piece, backing. */
-export function stackOf(
-  { design, mats, glazing, moulding, backing }: Resolved,
-  settings: Settings,
-  book: Notebook,
-): Stack {
-  const layers: Layer[] = [
-    ...(glazing.type === 'none'
-      ? []
-      : [{ part: 'glazing', name: glazing.name, colour: glazing.colour, thickness: glazing.thickness } as const]),
-    ...mats.map((mat) => ({ part: 'mat', name: mat.name, colour: mat.colour, thickness: mat.thickness }) as const),
-    { part: 'piece', name: '', colour: '#d9cfae', thickness: design.piece.thickness },
-    { part: 'backing', name: backing.name, colour: backing.colour, thickness: backing.thickness },
-  ];
-  const named = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
-  const total = book.note(
-    'stack.total',
-    'stack',
-    Object.keys(named).join(' + '),
-    named,
-    plus(...layers.map((layer) => layer.thickness)),
-  );
+/** The stack of what was laid up, against the depth it must fit. */
+export function stackOf({ layers, depth }: Laid, settings: Settings, book: Notebook): Stack {
+  let thick = 0;
+  for (const layer of layers) thick += layer.thickness;
+  const said = () => {
+    const inputs = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
+    return { formula: Object.keys(inputs).join(' + '), inputs };
+  };
+  const total = book.later('stack.total', 'stack', said, length(thick));
+  if (depth === undefined) return { layers, total, room: undefined, verdict: 'fits', fillerUpTo: length(0) };
   const room = book.note(
     'stack.room',
     'room left in the rabbet',
     'rabbet depth − stack',
-    { 'rabbet depth': moulding.rabbetDepth, stack: total },
-    minus(moulding.rabbetDepth, total),
+    { 'rabbet depth': depth, stack: total },
+    minus(depth, total),
   );
   const verdict = verdictOf(room, settings);
   return {

@@ -1,21 +1,42 @@
-/** The steps of a window-mat job in their order, with what each needs, takes and looks at. Source: handbook, route. */
-import type { Sizes } from '../sizing/window-mat';
+/** The steps of a job in their order, with what each needs, takes and looks at. Source: handbook, route. */
+import { BUILDS } from '../builds';
+import type { Laid } from '../builds/build';
+import type { Resolved } from '../design/resolve';
+import type { Scoped } from '../jobs/scope';
+import type { Sizes } from '../sizes';
 import { UNITS_PER_INCH } from '../units/length';
 
-export const STATIONS = ['store', 'saw', 'join', 'mat', 'glass', 'board', 'mount', 'fit', 'check', 'counter'] as const;
+export const STATIONS = [
+  'store',
+  'saw',
+  'join',
+  'finish',
+  'mat',
+  'glass',
+  'board',
+  'mount',
+  'fit',
+  'check',
+  'counter',
+] as const;
 export type Station = (typeof STATIONS)[number];
 export const STEPS = [
   'materials-here',
   'cut-legs',
   'join',
+  'finish',
   'cut-mats',
   'cut-glazing',
   'cut-backing',
+  'cut-strips',
+  'prepare',
   'mount',
   'fit',
   'back-and-hang',
   'touch-up',
+  'pack',
   'final-check',
+  'install',
   'hand-over',
 ] as const;
 export type StepKey = (typeof STEPS)[number];
@@ -28,7 +49,7 @@ interface StepRule {
   /** Codes of what to look at; worded in `words/`. */
   readonly lookAt: readonly string[];
   /** What the step waits for after it is done. */
-  readonly waits?: 'glue cure';
+  readonly waits?: 'glue cure' | 'dry' | 'press';
 }
 
 export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
@@ -46,6 +67,13 @@ export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
     lookAt: ['dry-first', 'square-flush', 'no-gap', 'seat-recorded'],
     waits: 'glue cure',
   },
+  finish: {
+    station: 'finish',
+    needs: ['join'],
+    minutes: { base: 25, size: 5 },
+    lookAt: ['match-daylight'],
+    waits: 'dry',
+  },
   'cut-mats': {
     station: 'mat',
     needs: ['materials-here'],
@@ -59,15 +87,28 @@ export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
     lookAt: ['size-tried', 'edges', 'coated-side'],
   },
   'cut-backing': { station: 'board', needs: ['materials-here'], minutes: { base: 2 }, lookAt: ['size-tried'] },
+  'cut-strips': {
+    station: 'board',
+    needs: ['materials-here'],
+    minutes: { base: 4 },
+    lookAt: ['size-tried', 'top-bottom-first'],
+  },
+  prepare: {
+    station: 'mount',
+    needs: ['materials-here'],
+    minutes: { base: 0 },
+    lookAt: ['only-agreed'],
+    waits: 'press',
+  },
   mount: {
     station: 'mount',
-    needs: ['cut-mats'],
+    needs: ['cut-mats', 'cut-strips', 'prepare'],
     minutes: { base: 5 },
     lookAt: ['straight', 'held-at-top', 'reversible'],
   },
   fit: {
     station: 'fit',
-    needs: ['join', 'cut-glazing', 'cut-backing', 'mount'],
+    needs: ['finish', 'cut-glazing', 'cut-backing', 'mount'],
     minutes: { base: 8, size: 1 },
     lookAt: ['glass-clean', 'insisted-kept', 'right-way-up', 'closed'],
   },
@@ -78,8 +119,10 @@ export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
     lookAt: ['hangers-level', 'hangers-rated', 'drop-written'],
   },
   'touch-up': { station: 'fit', needs: ['back-and-hang'], minutes: { base: 2 }, lookAt: ['corners-touched'] },
-  'final-check': { station: 'check', needs: ['touch-up'], minutes: { base: 3 }, lookAt: [] },
-  'hand-over': { station: 'counter', needs: ['final-check'], minutes: { base: 0 }, lookAt: ['identity', 'signed'] },
+  pack: { station: 'fit', needs: ['touch-up'], minutes: { base: 6 }, lookAt: ['pick-list'] },
+  'final-check': { station: 'check', needs: ['pack'], minutes: { base: 3 }, lookAt: [] },
+  install: { station: 'counter', needs: ['final-check'], minutes: { base: 45 }, lookAt: ['fixing-right'] },
+  'hand-over': { station: 'counter', needs: ['install'], minutes: { base: 0 }, lookAt: ['identity', 'signed'] },
 };
 
 export interface RouteStep {
@@ -91,12 +134,39 @@ export interface RouteStep {
 const BIG = 40 * UNITS_PER_INCH;
 const MORE = 10 * UNITS_PER_INCH;
 
+/** Which steps this piece has: those for which there is something to do. */
+function wanted(laid: Laid, scope: Scoped, { design }: Resolved): (step: StepKey) => boolean {
+  const has = (...parts: string[]) => laid.layers.some((one) => parts.includes(one.part));
+  const framed = scope.frame && laid.frames.length > 0;
+  const assembled = scope.assembled === 'shop';
+  const closes = assembled && laid.frames.length > 0 && (scope.frame || scope.closed);
+  const only: Partial<Record<StepKey, boolean>> = {
+    'cut-legs': framed,
+    join: framed && assembled,
+    finish: framed && ['raw wood', 'raw mdf', 'lacquer'].includes(design.finish ?? ''),
+    'cut-mats': laid.matted !== undefined,
+    'cut-glazing': has('glazing', 'pane', 'mirror'),
+    'cut-backing': has('backing'),
+    'cut-strips': laid.loose.length > 0 || has('lift board', 'insert', 'side strips'),
+    prepare: (BUILDS[design.build].work?.prepare ?? 0) > 0,
+    mount: !has('mirror') && scope.assembled !== 'nobody',
+    fit: closes,
+    'back-and-hang': closes && (scope.closed || scope.hung),
+    'touch-up': framed && assembled,
+    pack: scope.sleeve || scope.assembled === 'customer',
+    install: scope.delivered,
+  };
+  return (step) => only[step] ?? true;
+}
+
 /** The route of a design with its planned minutes. */
-export function routeOf(sizes: Pick<Sizes, 'unitedSize' | 'layers'>): RouteStep[] {
+export function routeOf(resolved: Resolved, sizes: Sizes, laid: Laid, scope: Scoped): RouteStep[] {
   const steps = Math.max(0, Math.ceil((sizes.unitedSize - BIG) / MORE));
-  return STEPS.map((step) => {
+  const layers = Math.max(1, sizes.matted?.layers.length ?? 1) + (sizes.matted?.windows.length ?? 1) - 1;
+  const work = BUILDS[resolved.design.build].work ?? {};
+  return STEPS.filter(wanted(laid, scope, resolved)).map((step) => {
     const { station, minutes } = STEP_RULES[step];
-    const extra = (minutes.layer ?? 0) * (sizes.layers.length - 1) + (minutes.size ?? 0) * steps;
+    const extra = (minutes.layer ?? 0) * (layers - 1) + (minutes.size ?? 0) * steps + (work[step] ?? 0);
     return { step, station, minutes: minutes.base + extra };
   });
 }
@@ -120,9 +190,21 @@ export const CHECK_POINTS = {
 } as const satisfies Record<string, StepKey>;
 export type CheckPoint = keyof typeof CHECK_POINTS;
 
-/** A step and every step that rests on it: what must be done again after a failure, in order. */
-export function redoFrom(step: StepKey): StepKey[] {
+/** What a step rests on among the steps a job has: where one is left out, what that one would have rested on. */
+export const needsOf = (step: StepKey, has: (step: StepKey) => boolean): StepKey[] =>
+  STEP_RULES[step].needs.flatMap((need) => (has(need) ? [need] : needsOf(need, has)));
+
+/** The step a failed point goes back to: the one that causes it, or the nearest before it that this job has. */
+export function sentBackTo(point: CheckPoint, has: readonly StepKey[]): StepKey {
+  const wanted = STEPS.indexOf(CHECK_POINTS[point]);
+  const before = STEPS.slice(0, wanted + 1).filter((step) => has.includes(step));
+  return before.at(-1) ?? has[0]!;
+}
+
+/** A step and every step that rests on it, of those a job has: what must be done again after a failure, in order. */
+export function redoFrom(step: StepKey, has: readonly StepKey[] = STEPS): StepKey[] {
   const again = new Set<StepKey>([step]);
-  for (const next of STEPS) if (STEP_RULES[next].needs.some((need) => again.has(need))) again.add(next);
+  const held = (one: StepKey) => has.includes(one);
+  for (const next of STEPS) if (held(next) && needsOf(next, held).some((need) => again.has(need))) again.add(next);
   return STEPS.filter((one) => again.has(one));
 }

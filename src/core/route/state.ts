@@ -1,6 +1,6 @@
 /** Where a job stands, read off its steps; nothing here is stored. Source: handbook, route, "States of a job". */
 import { type Issue, issue } from '../issue';
-import { STEP_RULES, STEPS, type StepKey } from './route';
+import { STEPS, type StepKey, needsOf } from './route';
 
 export interface StepState {
   readonly step: StepKey;
@@ -29,7 +29,8 @@ export function jobState(steps: readonly StepState[]): JobState {
 
 /** What stands in the way of starting or finishing a step now; undefined when nothing does. */
 export function blocks(steps: readonly StepState[], key: StepKey): Issue | undefined {
-  const missing = STEP_RULES[key].needs.find((need) => !done(steps, need));
+  const has = (one: StepKey) => steps.some(({ step }) => step === one);
+  const missing = needsOf(key, has).find((need) => !done(steps, need));
   if (missing) return issue('step-needs', { step: key, needs: missing });
   return done(steps, key) ? issue('step-done', { step: key }) : undefined;
 }

@@ -2,8 +2,9 @@
  * From the package outwards: rabbet, sight, outside, legs and the length charged of a rectangular rabbeted frame.
  * Source: handbook, sizes, "The size chain" and "Legs"; rulings R7, R12.
  */
+import type { Leg } from '../builds/build';
 import type { Moulding } from '../materials';
-import { type Length, type Size, ceilTo, plus, size, times } from '../units/length';
+import { type Length, type Size, ceilTo, minus, plus, size, times } from '../units/length';
 import type { Notebook } from '../working';
 
 export interface FrameSizes {
@@ -15,26 +16,28 @@ export interface FrameSizes {
 
 const NAME = { w: 'width', h: 'height' } as const;
 
-/** Sizes of the frame round a package; every figure is noted under `sizes.`. */
-export function frameSizes(pack: Size, allowance: Length, moulding: Moulding, book: Notebook): FrameSizes {
+type Face = Pick<Moulding, 'faceWidth' | 'rabbetWidth'>;
+
+/** Sizes of the frame round a package; every figure is noted under `path`. */
+export function frameSizes(pack: Size, allowance: Length, moulding: Face, book: Notebook, path = 'sizes'): FrameSizes {
   const { faceWidth, rabbetWidth } = moulding;
   const side = (of: 'w' | 'h') => {
     const rabbet = book.note(
-      `sizes.rabbet.${of}`,
+      `${path}.rabbet.${of}`,
       `rabbet ${NAME[of]}`,
       'package + allowance',
       { package: pack[of], allowance },
       plus(pack[of], allowance),
     );
     const sight = book.note(
-      `sizes.sight.${of}`,
+      `${path}.sight.${of}`,
       `sight ${NAME[of]}`,
       'rabbet − 2 × rabbet width',
       { rabbet, 'rabbet width': rabbetWidth },
       plus(rabbet, times(rabbetWidth, -2)),
     );
     const outside = book.note(
-      `sizes.outside.${of}`,
+      `${path}.outside.${of}`,
       `outside ${NAME[of]}`,
       'rabbet + 2 × (face width − rabbet width)',
       { rabbet, 'face width': faceWidth, 'rabbet width': rabbetWidth },
@@ -43,43 +46,88 @@ export function frameSizes(pack: Size, allowance: Length, moulding: Moulding, bo
     return { rabbet, sight, outside };
   };
   const [across, up] = [side('w'), side('h')];
-  const lengthCharged = book.note(
-    'sizes.lengthCharged',
-    'moulding charged',
-    '2 × (rabbet width + rabbet height) + 8 × face width',
-    { 'rabbet width': across.rabbet, 'rabbet height': up.rabbet, 'face width': faceWidth },
-    plus(times(plus(across.rabbet, up.rabbet), 2), times(faceWidth, 8)),
-  );
   return {
     rabbet: size(across.rabbet, up.rabbet),
     sight: size(across.sight, up.sight),
     outside: size(across.outside, up.outside),
-    lengthCharged,
+    lengthCharged: charged(across.rabbet, up.rabbet, faceWidth, book, path),
   };
 }
 
-/** Two equal legs. `cut` is the long point on the saw's scale, rounded up to the cutting step. */
-export interface Leg {
-  readonly count: 2;
-  readonly side: 'top and bottom' | 'left and right';
-  readonly longPoint: Length;
-  readonly rabbetLength: Length;
-  readonly shortPoint: Length;
-  readonly cut: { readonly longPoint: Length; readonly rabbetLength: Length };
+const charged = (w: Length, h: Length, faceWidth: Length, book: Notebook, path: string, name = 'rabbet'): Length =>
+  book.note(
+    `${path}.lengthCharged`,
+    'moulding charged',
+    `2 × (${name} width + ${name} height) + 8 × face width`,
+    { [`${name} width`]: w, [`${name} height`]: h, 'face width': faceWidth },
+    plus(times(plus(w, h), 2), times(faceWidth, 8)),
+  );
+
+/** A frame of a given outside: the rabbet is widened where the package needs more, and keeps its size where it needs less. */
+export function matchedFrame(pack: Size, allowance: Length, moulding: Face, wanted: Size, book: Notebook): FrameSizes {
+  const wood = minus(moulding.faceWidth, moulding.rabbetWidth);
+  const side = (of: 'w' | 'h') => {
+    const have = book.note(
+      `sizes.rabbetHave.${of}`,
+      `rabbet as it is, ${NAME[of]}`,
+      'outside − 2 × (face width − rabbet width)',
+      { outside: wanted[of], 'face width': moulding.faceWidth, 'rabbet width': moulding.rabbetWidth },
+      minus(wanted[of], times(wood, 2)),
+    );
+    const needed = plus(pack[of], allowance);
+    const rabbet = book.note(
+      `sizes.rabbet.${of}`,
+      `rabbet ${NAME[of]}`,
+      'larger of (rabbet as it is, package + allowance)',
+      { 'rabbet as it is': have, package: pack[of], allowance },
+      have >= needed ? have : needed,
+    );
+    return { have, rabbet, sight: plus(have, times(moulding.rabbetWidth, -2)) };
+  };
+  const [across, up] = [side('w'), side('h')];
+  return {
+    rabbet: size(across.rabbet, up.rabbet),
+    sight: size(across.sight, up.sight),
+    outside: wanted,
+    lengthCharged: charged(across.have, up.have, moulding.faceWidth, book, 'sizes', 'rabbet as it is,'),
+  };
+}
+
+/** A frame measured on its inside: `outside = inside + 2 × wall`. Floaters and trays; charged by inside and face (R12). */
+export function walledFrame(inside: Size, wall: Length, face: Length, book: Notebook): Omit<FrameSizes, 'rabbet'> {
+  const out = (of: 'w' | 'h') =>
+    book.note(
+      `sizes.outside.${of}`,
+      `outside ${NAME[of]}`,
+      'inside + 2 × wall',
+      { inside: inside[of], wall },
+      plus(inside[of], times(wall, 2)),
+    );
+  return {
+    sight: inside,
+    outside: size(out('w'), out('h')),
+    lengthCharged: charged(inside.w, inside.h, face, book, 'sizes', 'inside'),
+  };
 }
 
 /** The four legs as two pairs: across first, then upright. Mitre 45°. */
-export function legs(sizes: FrameSizes, cuttingStep: Length): [across: Leg, upright: Leg] {
-  const leg = (of: 'w' | 'h', side: Leg['side']): Leg => ({
+export function legsOf(
+  of: Leg['of'],
+  name: string,
+  longPoint: Size,
+  rabbet: Size | undefined,
+  shortPoint: Size,
+  step: Length,
+): [across: Leg, upright: Leg] {
+  const leg = (key: 'w' | 'h', side: Leg['side']): Leg => ({
+    of,
+    name,
     count: 2,
     side,
-    longPoint: sizes.outside[of],
-    rabbetLength: sizes.rabbet[of],
-    shortPoint: sizes.sight[of],
-    cut: {
-      longPoint: ceilTo(sizes.outside[of], cuttingStep),
-      rabbetLength: ceilTo(sizes.rabbet[of], cuttingStep),
-    },
+    longPoint: longPoint[key],
+    rabbetLength: rabbet?.[key],
+    shortPoint: shortPoint[key],
+    cut: { longPoint: ceilTo(longPoint[key], step), rabbetLength: rabbet && ceilTo(rabbet[key], step) },
   });
   return [leg('w', 'top and bottom'), leg('h', 'left and right')];
 }

@@ -2,7 +2,7 @@
 /** The final check: each point passed, or failed with a reason, which sends the job back to the step that causes it. */
 import { useState } from 'react';
 import type { JobView } from '@/contract/views';
-import { CHECK_POINTS, type CheckPoint } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/route';
 import { type Answer, send } from '@/ui/send';
 import { pointName, stepName } from '@/words/bench';
 import styles from './bench.module.css';
@@ -21,6 +21,7 @@ export function FinalCheck({
 }) {
   const passed = job.state === 'ready';
   const [marks, setMarks] = useState<Marks>({});
+  const steps = job.steps.map((one) => one.step);
   const failed = POINTS.filter((point) => typeof marks[point] === 'object');
   const unsaid = failed.filter((point) => !(marks[point] as { failed: string }).failed.trim());
   const open = POINTS.filter((point) => marks[point] === undefined).length;
@@ -66,7 +67,7 @@ export function FinalCheck({
                   value={mark.failed}
                   autoFocus
                   maxLength={300}
-                  placeholder={`What is wrong? Back to “${stepName(CHECK_POINTS[point])}”`}
+                  placeholder={`What is wrong? Back to “${stepName(sentBackTo(point, steps))}”`}
                   aria-label={`What is wrong: ${pointName(point)}`}
                   onChange={(event) => setMarks({ ...marks, [point]: { failed: event.target.value } })}
                 />

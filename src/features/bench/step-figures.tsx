@@ -2,11 +2,13 @@
 /** What the hands need at this step: the cut sizes, huge, and a drawing where it helps. */
 import type { ReactNode } from 'react';
 import type { JobView } from '@/contract/views';
+import type { FlatPart, LegPart, StripPart } from '@/core/parts/parts';
 import type { StepKey } from '@/core/route/route';
 import { type Length, type Sides, type Size, toMm } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
-import { Len } from '@/ui/figures';
-import { HARDWARE_NAMES } from '@/words/materials';
+import { Len, SizeText } from '@/ui/figures';
+import { buildName, figureName, legName, partName } from '@/words/builds';
+import { HARDWARE_NAMES, hangingText } from '@/words/materials';
 import styles from './bench.module.css';
 
 const Big = ({ value }: { value: Length }) => (
@@ -20,10 +22,11 @@ const BigSize = ({ of }: { of: Size }) => (
   </span>
 );
 
-/** The four legs as they come off the stick, equal ones behind one another, drawn to scale. */
-function Stick({ worked }: { worked: WorkedOut }) {
-  const legs = [...worked.sizes.legs].reverse().flatMap((leg) => [leg, leg]);
-  const face = toMm(worked.resolved.moulding.faceWidth);
+const legsOf = (worked: WorkedOut): LegPart[] => worked.parts.filter((part) => part.kind === 'leg');
+
+/** Legs as they come off the stick, equal ones behind one another, drawn to scale. */
+function Stick({ pairs, colour, face }: { pairs: readonly LegPart[]; colour: string; face: number }) {
+  const legs = [...pairs].reverse().flatMap((leg) => [leg, leg]);
   const gap = 12;
   const total = legs.reduce((sum, leg) => sum + toMm(leg.longPoint) + gap, 0);
   const scale = 780 / total;
@@ -48,7 +51,7 @@ function Stick({ worked }: { worked: WorkedOut }) {
             </text>
             <polygon
               points={`${x},22 ${x + w},22 ${x + w - tall},${22 + tall} ${x + tall},${22 + tall}`}
-              fill={worked.resolved.moulding.colour}
+              fill={colour}
               stroke="var(--soft)"
             />
           </g>
@@ -59,28 +62,38 @@ function Stick({ worked }: { worked: WorkedOut }) {
 }
 
 function Legs({ worked }: { worked: WorkedOut }) {
-  const { moulding } = worked.resolved;
-  return (
-    <>
-      <p className={styles.lead}>{moulding.name}. Stop on the long point, mitre 45°. Long legs first.</p>
-      <Stick worked={worked} />
-      {[...worked.sizes.legs].reverse().map((leg) => (
-        <div key={leg.side} className={styles.figure}>
-          <span className={styles.count}>2 of</span>
-          <Big value={leg.cut.longPoint} />
-          <span className={styles.beside}>
-            <span>{leg.side}</span>
-            <span>
-              rabbet <Len value={leg.cut.rabbetLength} bare fine />
+  const all = legsOf(worked);
+  const groups = [...new Set(all.map((leg) => leg.of))].map((of) => all.filter((leg) => leg.of === of));
+  return groups.reverse().map((pairs, group) => {
+    const frame = worked.sizes.frames.find((one) => one.legs.some((leg) => leg.of === pairs[0]!.of));
+    const moulding = frame?.moulding ?? worked.resolved.moulding;
+    return (
+      <div key={pairs[0]!.of}>
+        <p className={styles.lead}>
+          {group > 0 && `${legName(pairs[0]!.of)}: `}
+          {moulding.name}. Stop on the long point, mitre 45°. Long legs first.
+        </p>
+        {group === 0 && <Stick pairs={pairs} colour={moulding.colour} face={toMm(moulding.faceWidth)} />}
+        {[...pairs].reverse().map((leg) => (
+          <div key={leg.side} className={styles.figure}>
+            <span className={styles.count}>{leg.count} of</span>
+            <Big value={leg.cut.longPoint} />
+            <span className={styles.beside}>
+              <span>{leg.side}</span>
+              {leg.cut.rabbetLength && (
+                <span>
+                  rabbet <Len value={leg.cut.rabbetLength} bare fine />
+                </span>
+              )}
+              <span>
+                inside <Len value={leg.shortPoint} bare fine />
+              </span>
             </span>
-            <span>
-              inside <Len value={leg.shortPoint} bare fine />
-            </span>
-          </span>
-        </div>
-      ))}
-    </>
-  );
+          </div>
+        ))}
+      </div>
+    );
+  });
 }
 
 const Borders = ({ of }: { of: Sides }) => (
@@ -95,6 +108,9 @@ const Borders = ({ of }: { of: Sides }) => (
 );
 
 function Mats({ worked }: { worked: WorkedOut }) {
+  const mats = worked.parts.filter((part) => part.kind === 'flat' && part.layer !== undefined) as FlatPart[];
+  const windows = worked.sizes.matted?.windows ?? [];
+  const several = windows.length > 1 ? windows : undefined;
   return (
     <>
       <p className={styles.lead}>
@@ -104,38 +120,93 @@ function Mats({ worked }: { worked: WorkedOut }) {
         <span className={styles.count}>outside</span>
         <BigSize of={worked.sizes.cutPackage} />
       </div>
-      {worked.sizes.layers.map((layer, index) => (
+      {mats.map(({ name, layer, part }, index) => (
         <div key={index} className={styles.figure}>
-          <span className={styles.count}>{worked.resolved.mats[index]!.name.split(',')[0]}</span>
-          <BigSize of={layer.cut.window} />
-          <Borders of={layer.cut.border} />
+          <span className={styles.count}>{part === 'hidden spacer' ? 'hidden spacer' : name.split(',')[0]}</span>
+          <BigSize of={layer!.cut.window} />
+          <Borders of={layer!.cut.border} />
+        </div>
+      ))}
+      {several &&
+        several.map((one, index) => (
+          <div key={index} className={styles.figure}>
+            <span className={styles.count}>{one.title || `window ${index + 1}`}</span>
+            <BigSize of={one} />
+            <span className={styles.beside}>
+              <span>
+                from the left of all <Len value={one.left} bare fine />
+              </span>
+              <span>
+                from the top <Len value={one.top} bare fine />
+              </span>
+            </span>
+          </div>
+        ))}
+    </>
+  );
+}
+
+/** Boards and panes of some kinds: one line for each. */
+function Sheets({ worked, parts, lead }: { worked: WorkedOut; parts: readonly string[]; lead: string }) {
+  const found = worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && parts.includes(part.part));
+  return (
+    <>
+      {lead && <p className={styles.lead}>{lead}</p>}
+      {found.map((part, index) => (
+        <div key={index} className={styles.figure}>
+          <span className={styles.count}>{part.count} of</span>
+          <BigSize of={part.cut} />
+          <span className={styles.beside}>
+            <span>{part.name || partName(part.part)}</span>
+            {part.first && (
+              <span>
+                cut first to <SizeText of={part.first} fine />
+              </span>
+            )}
+          </span>
         </div>
       ))}
     </>
   );
 }
 
-function Sheet({ worked, name, lead }: { worked: WorkedOut; name: string; lead: string }) {
+function Strips({ worked }: { worked: WorkedOut }) {
+  const strips = worked.parts.filter((part): part is StripPart => part.kind === 'strip');
   return (
     <>
-      <p className={styles.lead}>
-        {name}. {lead}
-      </p>
-      <div className={styles.figure}>
-        <span className={styles.count}>1 of</span>
-        <BigSize of={worked.sizes.cutPackage} />
-      </div>
+      <p className={styles.lead}>Top and bottom run full, the sides between them.</p>
+      {strips.map((part, index) => (
+        <div key={index} className={styles.figure}>
+          <span className={styles.count}>{part.count} of</span>
+          {part.cutLength !== undefined ? <Big value={part.cutLength} /> : <Big value={part.height!} />}
+          <span className={styles.beside}>
+            <span>{partName(part.part)}</span>
+            {part.width !== undefined && (
+              <span>
+                <Len value={part.width} fine /> wide
+              </span>
+            )}
+            {part.height !== undefined && part.cutLength !== undefined && (
+              <span>
+                <Len value={part.height} fine /> deep
+              </span>
+            )}
+          </span>
+        </div>
+      ))}
+      <Sheets worked={worked} parts={BOARDS} lead="" />
     </>
   );
 }
+const BOARDS = ['insert board', 'lift board', 'insert', 'backing patch', 'cloth', 'dry mount board'];
 
 function Hang({ worked }: { worked: WorkedOut }) {
   const { hanging, hardware } = worked;
-  const wire = hanging && !hanging.noWire;
+  const wire = hanging?.by === 'wire' && !hanging.noWire;
   return (
     <>
       <p className={styles.lead}>
-        {wire ? 'Rings below the outside top; write the drop on the back and on the card.' : 'No wire on this piece.'}
+        {wire ? 'Rings below the outside top; write the drop on the back and on the card.' : `${hangingText(hanging)}.`}
       </p>
       {wire && (
         <>
@@ -163,9 +234,9 @@ function Hang({ worked }: { worked: WorkedOut }) {
         </>
       )}
       <ul className={styles.list}>
-        {hardware.map((item) => (
-          <li key={item.item}>
-            {HARDWARE_NAMES[item.item]} <b>{item.length ? <Len value={item.length} /> : item.count}</b>
+        {hardware.map((item, index) => (
+          <li key={`${item.item} ${index}`}>
+            {HARDWARE_NAMES[item.item]} <b>{item.count ?? (item.length && <Len value={item.length} />)}</b>
           </li>
         ))}
       </ul>
@@ -174,45 +245,124 @@ function Hang({ worked }: { worked: WorkedOut }) {
 }
 
 function Join({ worked }: { worked: WorkedOut }) {
+  const { rabbet, inside, outside } = worked.sizes;
+  const seat = rabbet ?? inside;
+  const held = worked.hardware.filter((item) => item.item === 'wedge' || item.item === 'corner brace');
   return (
     <>
-      <p className={styles.lead}>Glue both faces. The seat, measured inside after joining, should be</p>
-      <div className={styles.figure}>
-        <span className={styles.count}>rabbet</span>
-        <BigSize of={worked.sizes.rabbet} />
-      </div>
-      <div className={styles.figure}>
-        <span className={styles.count}>outside</span>
-        <BigSize of={worked.sizes.outside} />
-      </div>
+      <p className={styles.lead}>
+        Glue both faces. {rabbet ? 'The seat, measured inside after joining,' : 'The inside, after joining,'} should be
+      </p>
+      {seat && (
+        <div className={styles.figure}>
+          <span className={styles.count}>{rabbet ? 'rabbet' : 'inside'}</span>
+          <BigSize of={seat} />
+        </div>
+      )}
+      {outside && (
+        <div className={styles.figure}>
+          <span className={styles.count}>outside</span>
+          <BigSize of={outside} />
+        </div>
+      )}
+      <ul className={styles.list}>
+        {held.map((item) => (
+          <li key={item.item}>
+            {HARDWARE_NAMES[item.item]}
+            {item.size ? `, ${toMm(item.size)} mm` : ''} <b>{item.count}</b>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }
 
+const HOLDS = [
+  'flexible point',
+  'clip',
+  'offset clip',
+  'spring clip',
+  'screw',
+  'washer',
+  'riser block',
+  'shim',
+  'corner set',
+];
 function Fit({ worked }: { worked: WorkedOut }) {
-  const points = worked.hardware.find((item) => item.item === 'flexible point');
+  const { stack } = worked;
+  const held = worked.hardware.filter((item) => HOLDS.includes(item.item));
   return (
     <>
-      <p className={styles.lead}>One point in the middle of each side, turn over and look; then all round.</p>
-      <div className={styles.figure}>
-        <span className={styles.count}>points</span>
-        <span className={styles.big}>{points?.count}</span>
-        <span className={styles.beside}>
-          <span>room behind the package {toMm(worked.stack.room).toFixed(1)} mm</span>
-          {worked.stack.fillerUpTo > 0 && <span>fill up to {toMm(worked.stack.fillerUpTo).toFixed(1)} mm</span>}
-        </span>
-      </div>
+      <p className={styles.lead}>
+        {held.some((item) => item.item === 'flexible point')
+          ? 'One point in the middle of each side, turn over and look; then all round.'
+          : held.some((item) => item.item === 'spring clip')
+            ? 'Three sides first, hangers into the channel, then the last side and the clips.'
+            : 'Centre it by eye, then fasten.'}
+      </p>
+      {held.map((item) => (
+        <div key={item.item} className={styles.figure}>
+          <span className={styles.count}>{HARDWARE_NAMES[item.item]?.toLowerCase()}</span>
+          <span className={styles.big}>{item.count}</span>
+          <span className={styles.beside}>
+            {item.length && (
+              <span>
+                <Len value={item.length} fine /> long
+              </span>
+            )}
+            {item.item === 'flexible point' && stack.room !== undefined && (
+              <span>room behind the package {toMm(stack.room).toFixed(1)} mm</span>
+            )}
+            {item.item === 'flexible point' && stack.fillerUpTo > 0 && (
+              <span>fill up to {toMm(stack.fillerUpTo).toFixed(1)} mm</span>
+            )}
+          </span>
+        </div>
+      ))}
+    </>
+  );
+}
+
+function Mount({ worked }: { worked: WorkedOut }) {
+  const { sizes, hardware, resolved } = worked;
+  const hinge = hardware.find((item) => item.item === 'hinge');
+  const pins = hardware.find((item) => item.item === 'pin');
+  const figures = Object.entries(sizes.figures).filter(
+    ([key, value]) => figureName(key) && typeof value === 'number' && value !== 0,
+  );
+  return (
+    <>
+      <p className={styles.lead}>
+        {hinge
+          ? `Hinges at the top only, as few as hold it: ${hinge.count}. Window in front, to check that it lies straight.`
+          : pins
+            ? `${pins.count} pins or stitches, nearly flat, into the board only.`
+            : `${buildName(resolved.design.build)}. Only what was agreed, and so that it comes off again.`}
+      </p>
+      {sizes.opening && (
+        <div className={styles.figure}>
+          <span className={styles.count}>window</span>
+          <BigSize of={sizes.opening} />
+        </div>
+      )}
+      {figures.map(([key, value]) => (
+        <div key={key} className={styles.figure}>
+          <span className={styles.count}>{figureName(key)}</span>
+          <Big value={value as Length} />
+        </div>
+      ))}
     </>
   );
 }
 
 function Materials({ worked }: { worked: WorkedOut }) {
-  const { moulding, mats, glazing, backing } = worked.resolved;
   const rows: [string, ReactNode][] = [
-    [moulding.name, <Len key="m" value={worked.sizes.lengthCharged} />],
-    ...mats.map((mat): [string, ReactNode] => [mat.name, 'one sheet part']),
-    ...(glazing.type === 'none' ? [] : [[glazing.name, 'one sheet part'] as [string, ReactNode]]),
-    [backing.name, 'one sheet part'],
+    ...[...worked.sizes.frames]
+      .reverse()
+      .map((frame): [string, ReactNode] => [frame.moulding.name, <Len key="m" value={frame.lengthCharged} />]),
+    ...worked.stack.layers
+      .filter((layer) => layer.size && layer.name)
+      .map((layer): [string, ReactNode] => [layer.name, 'one sheet part']),
   ];
   return (
     <ul className={styles.list}>
@@ -238,26 +388,28 @@ export function StepFigures({ job, step }: { job: JobView; step: StepKey }) {
       return <Mats worked={worked} />;
     case 'cut-glazing':
       return (
-        <Sheet
+        <Sheets
           worked={worked}
-          name={worked.resolved.glazing.name}
+          parts={['glazing', 'pane', 'mirror']}
           lead="Try it in the frame before the edges are dressed."
         />
       );
     case 'cut-backing':
-      return <Sheet worked={worked} name={worked.resolved.backing.name} lead="" />;
+      return <Sheets worked={worked} parts={['backing', 'mount board']} lead="" />;
+    case 'cut-strips':
+      return <Strips worked={worked} />;
+    case 'prepare':
     case 'mount':
+      return <Mount worked={worked} />;
+    case 'finish':
+      return <p className={styles.lead}>Coats and grits as the finish asks; let each dry. Match in daylight.</p>;
+    case 'pack':
       return (
-        <>
-          <p className={styles.lead}>
-            Hinges at the top only, as few as hold it: {worked.hardware.find((item) => item.item === 'hinge')?.count}.
-            Window in front, to check that it lies straight.
-          </p>
-          <div className={styles.figure}>
-            <span className={styles.count}>window</span>
-            <BigSize of={worked.sizes.opening} />
-          </div>
-        </>
+        <p className={styles.lead}>Everything on the ticket goes with it; corners protected, face to face never.</p>
+      );
+    case 'install':
+      return (
+        <p className={styles.lead}>Fix into structure, by local rules; a licensed installer where they require one.</p>
       );
     case 'fit':
       return <Fit worked={worked} />;

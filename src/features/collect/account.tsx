@@ -161,8 +161,9 @@ export function Account({ order }: { order: OrderView }) {
                   <p className={styles.title}>{piece.design.piece.title || 'Untitled'}</p>
                   {piece.agreed && (
                     <p className="soft">
-                      <SizeText of={piece.agreed.sizes.outside} /> outside, {piece.agreed.weight.kg.toFixed(1)} kg
-                      {hanging && !hanging.noWire && (
+                      <SizeText of={piece.agreed.sizes.outside ?? piece.agreed.sizes.package} /> outside,{' '}
+                      {piece.agreed.weight.kg.toFixed(1)} kg
+                      {hanging?.by === 'wire' && !hanging.noWire && (
                         <>
                           , hook <Len value={hanging.wireDrop} /> below the top
                         </>

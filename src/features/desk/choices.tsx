@@ -1,12 +1,14 @@
 'use client';
 /** The choices in the order the talk goes. One section is open; the others say in a line what was chosen. */
 import { type ReactNode, memo } from 'react';
+import { BUILDS } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { formatLength } from '@/core/units/format-length';
 import type { Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 import { FractionText } from '@/ui/figures';
-import { KIND_NAMES } from '@/words/materials';
+import { buildName } from '@/words/builds';
+import { KIND_NAMES, hangingText } from '@/words/materials';
 import styles from './desk.module.css';
 import {
   BackSection,
@@ -33,17 +35,19 @@ export const SECTIONS: readonly Section[] = [
     key: 'piece',
     name: 'Piece',
     body: PieceSection,
-    paths: ['piece'],
+    paths: ['piece', 'own'],
     says: (design, _worked, unit) =>
-      `${KIND_NAMES[design.piece.kind]}, ${short(design, unit)}${design.piece.irreplaceable ? ', original' : ''}`,
+      `${buildName(design.build)}: ${KIND_NAMES[design.piece.kind]?.toLowerCase()}, ${short(design, unit)}${design.piece.irreplaceable ? ', original' : ''}`,
   },
   {
     key: 'mat',
     name: 'Mat',
     body: MatSection,
-    paths: ['window', 'mats', 'border'],
+    paths: ['window', 'mats', 'border', 'several', 'spacer', 'fillet'],
     says: (design, worked) =>
-      `${worked?.resolved.mats.map((mat) => mat.name.split(',')[0]).join(' over ') ?? ''}${design.border.mode === 'weighted' ? ', heavier below' : ''}`,
+      design.mats.length === 0
+        ? 'No mat'
+        : `${worked?.resolved.mats.map((mat) => mat.name.split(',')[0]).join(' over ') ?? ''}${design.border.mode === 'weighted' ? ', heavier below' : ''}`,
   },
   {
     key: 'frame',
@@ -60,15 +64,21 @@ export const SECTIONS: readonly Section[] = [
     name: 'Glass',
     body: GlassSection,
     paths: ['glazing'],
-    says: (_design, worked) => worked?.resolved.glazing.name ?? '',
+    says: (design, worked) =>
+      BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : 'None',
   },
   {
     key: 'back',
     name: 'Back and hang',
     body: BackSection,
-    paths: ['backing', 'hanging'],
+    paths: ['backing', 'hanging', 'mount', 'scope', 'place', 'finish'],
     says: (design, worked) =>
-      `${worked?.resolved.backing.name ?? ''}, ${design.hanging.rings === 'none' ? 'no wire' : 'rings and wire'}`,
+      [
+        BUILDS[design.build].uses.includes('backing') && worked?.resolved.backing.name,
+        hangingText(worked?.hanging).toLowerCase(),
+      ]
+        .filter(Boolean)
+        .join(', '),
   },
   {
     key: 'insists',

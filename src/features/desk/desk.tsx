@@ -172,8 +172,8 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
     () => void desk.changedElsewhere(),
   );
 
-  const { type, commit, put } = desk;
-  const hands = useMemo(() => ({ type, commit, put }), [type, commit, put]);
+  const { type, commit, put, build } = desk;
+  const hands = useMemo(() => ({ type, commit, put, build }), [type, commit, put, build]);
   const elsewhere = current.issues.filter((one) => !SECTIONS[open]!.paths.some((path) => one.path?.startsWith(path)));
   const here = current.issues.filter((one) => !elsewhere.includes(one));
   return (

@@ -5,7 +5,7 @@
 import type { CustomerView, OrderView, ShopView } from '@/contract/views';
 import { type Design, newDesign } from '@/core/design/design';
 import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
-import type { Issue } from '@/core/issue';
+import { type Issue, type Outcome, good } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
 import { type Length, type Unit, inches, mm } from '@/core/units/length';
 import { parseLength, splitSize } from '@/core/units/parse-length';
@@ -58,10 +58,15 @@ export const draftOf = (order: OrderView): Draft => ({
   pieces: order.pieces.map(({ id, design }) => ({ id, design, typed: {} })),
 });
 
-const ZERO_ALLOWED = /reveal|allowance|extra|overlap/;
+const ZERO_ALLOWED =
+  /reveal|allowance|extra|overlap|floatGap|less|left$|top$|own\.(setBack|riserMin|clearance|margin|stretch|tuck|showBorder)/;
+/** Keys that a build asks for but that may be left empty. */
+const MAY_BE_EMPTY = /^own\.|corner$/;
 const keyOf = (path: Path) => path.join('.');
-const readAs = (key: string, text: string, unit: Unit) =>
-  parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
+const readAs = (key: string, text: string, unit: Unit): Outcome<Length | undefined> =>
+  text === '' && MAY_BE_EMPTY.test(key) && !key.startsWith('own.seat')
+    ? good(undefined)
+    : parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
 
 /** Typing in one field: the text is kept; the value follows when the text is a length. Both paths always, so that typing merges into one step. */
 function typeOne(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
@@ -110,5 +115,6 @@ export function sameDraft(a: Draft, b: Draft, unit: Unit): boolean {
   return sameValue(said(a), said(b)) && [...a.pieces, ...b.pieces].every((piece) => unread(piece, unit).length === 0);
 }
 
-export const lengthAt = (piece: DraftPiece, path: Path): Length => at(piece.design, path) as Length;
+export const lengthAt = (piece: DraftPiece, path: Path): Length | undefined =>
+  at(piece.design, path) as Length | undefined;
 export { keyOf };

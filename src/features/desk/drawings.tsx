@@ -4,7 +4,9 @@ import { memo, useMemo } from 'react';
 import { backScene } from '@/core/drawing/back';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
+import { length } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
+import { hangingText } from '@/words/materials';
 import { Len } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import styles from './desk.module.css';
@@ -36,7 +38,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
           </figure>
           <div className={styles.aside2}>
             <figure>
-              <figcaption>Through the rabbet</figcaption>
+              <figcaption>{worked.sizes.inside ? 'Through the frame' : 'Through the rabbet'}</figcaption>
               <SceneSvg
                 scene={section}
                 width={ASIDE}
@@ -44,9 +46,11 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
                 label="Section through the rabbet, front above"
                 letters={13}
               />
-              <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
-                <Len value={stack.room < 0 ? (-stack.room as typeof stack.room) : stack.room} unit="mm" fine /> {room}
-              </p>
+              {stack.room !== undefined && (
+                <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
+                  <Len value={length(Math.abs(stack.room))} unit="mm" fine /> {room}
+                </p>
+              )}
             </figure>
             <figure>
               <figcaption>From behind</figcaption>
@@ -57,7 +61,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
                 label="The back with rings and wire"
                 letters={13}
               />
-              {hanging && !hanging.noWire ? (
+              {hanging?.by === 'wire' && !hanging.noWire ? (
                 <p className={styles.drop}>
                   <b>
                     <Len value={hanging.wireDrop} />
@@ -65,7 +69,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
                   hook below top
                 </p>
               ) : (
-                <p className={styles.room}>{hanging ? 'Two hooks, no wire' : 'No rings'}</p>
+                <p className={styles.room}>{hangingText(hanging)}</p>
               )}
             </figure>
           </div>

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Select from '@mui/material/Select';
 import { useId } from 'react';
 import type { Path } from '@/core/design/edit';
-import type { Unit } from '@/core/units/length';
+import type { Length, Unit } from '@/core/units/length';
 import { LengthField } from '@/ui/length-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
 import styles from './desk.module.css';
@@ -15,17 +15,19 @@ interface MeasureProps {
   readonly label: string;
   readonly path: Path;
   readonly hint?: string;
+  /** What counts while nothing is written. */
+  readonly usual?: Length | undefined;
   readonly piece: DraftPiece;
   readonly unit: Unit;
   readonly desk: Pick<Desk, 'type' | 'commit'>;
 }
 
-export function Measure({ label, path, hint, piece, unit, desk }: MeasureProps) {
+export function Measure({ label, path, hint, usual, piece, unit, desk }: MeasureProps) {
   return (
     <LengthField
       label={label}
       name={keyOf(path)}
-      value={lengthAt(piece, path)}
+      value={lengthAt(piece, path) ?? usual}
       typed={piece.typed[keyOf(path)]}
       issue={typedIssue(piece, path, unit)}
       hint={hint}
@@ -62,6 +64,47 @@ export function TextField({
         slotProps={{ input: { maxLength: most } }}
       />
     </div>
+  );
+}
+
+export function Tick({
+  label,
+  checked,
+  onChange,
+}: {
+  label: string;
+  checked: boolean;
+  onChange: (on: boolean) => void;
+}) {
+  return (
+    <label className={styles.tick}>
+      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} /> {label}
+    </label>
+  );
+}
+
+/** A choice that may be left out. */
+export function FromList({
+  label,
+  none,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  none: string;
+  value: string | undefined;
+  options: readonly { code: string; name: string; colour?: string }[];
+  onChange: (code: string | undefined) => void;
+}) {
+  return (
+    <Choose
+      label={label}
+      name={label}
+      value={value ?? '-'}
+      options={[{ code: '-', name: none }, ...options]}
+      onChange={(code) => onChange(code === '-' ? undefined : code)}
+    />
   );
 }
 

@@ -2,15 +2,20 @@
 /** What can be chosen in each section of the desk. */
 import Button from '@mui/material/Button';
 import type { ShopView } from '@/contract/views';
-import { PIECE_KINDS } from '@/core/design/design';
-import { defaultSettings } from '@/core/settings';
-import { type Unit, length } from '@/core/units/length';
+import { BUILDS, BUILD_CODES, type BuildCode } from '@/core/builds';
+import type { Part } from '@/core/builds/build';
+import { type Border, type Design, MOUNTS, PIECE_KINDS, SCOPES } from '@/core/design/design';
+import { type Settings, defaultSettings } from '@/core/settings';
+import { CORNERED, SHAPES, cornerOf } from '@/core/sizing/shapes';
+import { type Length, type Unit, length, mm, times } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 import { Len } from '@/ui/figures';
+import { buildName, mountName, scopeName, shapeName } from '@/words/builds';
 import { KIND_NAMES } from '@/words/materials';
+import { BuildFields } from './build-fields';
 import type { DraftPiece } from './draft';
 import styles from './desk.module.css';
-import { Choose, Measure, TextField, Toggle } from './inputs';
+import { Choose, FromList, Measure, TextField, Tick, Toggle } from './inputs';
 import { MouldingChoice } from './moulding-choice';
 import type { Desk } from './use-desk';
 
@@ -19,13 +24,13 @@ export interface SectionProps {
   readonly piece: DraftPiece;
   readonly worked: WorkedOut | undefined;
   readonly unit: Unit;
-  readonly desk: Pick<Desk, 'type' | 'commit' | 'put'>;
+  readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build'>;
 }
 
 const codeOf = (choice: { code: string } | { given: { code: string } }) =>
   'code' in choice ? choice.code : choice.given.code;
 
-export function PieceSection({ piece, unit, desk }: SectionProps) {
+export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
   const { piece: it } = piece.design;
   return (
     <>
@@ -42,6 +47,13 @@ export function PieceSection({ piece, unit, desk }: SectionProps) {
         value={it.kind}
         options={PIECE_KINDS.map((code) => ({ code, name: KIND_NAMES[code]! }))}
         onChange={(kind) => desk.put(['piece', 'kind'], kind)}
+      />
+      <Choose
+        label="Built as"
+        name="build"
+        value={piece.design.build}
+        options={BUILD_CODES.map((code) => ({ code, name: buildName(code) }))}
+        onChange={(build) => desk.build(build as BuildCode)}
       />
       <div className={styles.pair}>
         <Measure
@@ -68,6 +80,7 @@ export function PieceSection({ piece, unit, desk }: SectionProps) {
           Measure the other ends too
         </Button>
       )}
+      <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
       <Toggle
         label="Original or reproduction"
         value={it.irreplaceable ? 'original' : 'reproduction'}
@@ -77,27 +90,240 @@ export function PieceSection({ piece, unit, desk }: SectionProps) {
         ]}
         onChange={(to) => desk.put(['piece', 'irreplaceable'], to === 'original')}
       />
-      <label className={styles.tick}>
-        <input
-          type="checkbox"
-          checked={it.signed}
-          onChange={(event) => desk.put(['piece', 'signed'], event.target.checked)}
-        />{' '}
-        Signed
-      </label>
+      <Tick label="Signed" checked={it.signed} onChange={(on) => desk.put(['piece', 'signed'], on)} />
+      {(it.kind === 'canvas' || it.keyed) && (
+        <Tick
+          label="Keyed stretcher"
+          checked={it.keyed ?? false}
+          onChange={(on) => desk.put(['piece', 'keyed'], on || undefined)}
+        />
+      )}
     </>
   );
 }
 
-export function MatSection({ shop, piece, worked, unit, desk }: SectionProps) {
+const EDGES = [
+  ['covered', 'Covered'],
+  ['floated', 'Floated'],
+  ['part', 'Part of it'],
+] as const;
+const MODES = [
+  ['equal', 'Equal'],
+  ['weighted', 'Heavier below'],
+  ['sides', 'Narrower sides'],
+  ['four', 'Each'],
+  ['fit', 'To a size'],
+] as const;
+
+/** The same border said another way: what is wide now stays as wide. */
+function borderAs(mode: Border['mode'], worked: WorkedOut | undefined, border: Border, settings: Settings): Border {
+  const all = 'all' in border ? border.all : border.mode === 'four' ? border.top : settings.border;
+  const now = worked?.sizes.border ?? { left: all, right: all, top: all, bottom: all };
+  switch (mode) {
+    case 'equal':
+      return { mode, all };
+    case 'weighted':
+      return { mode, all, extra: settings.bottomExtra };
+    case 'sides':
+      return { mode, all, less: settings.sidesLess };
+    case 'four':
+      return { mode, ...now };
+    case 'fit':
+      return { mode, package: worked?.sizes.package ?? { w: all, h: all }, how: 'centred' };
+  }
+}
+
+function Borders({ shop, piece, worked, unit, desk }: SectionProps) {
+  const { border } = piece.design;
+  const settings = defaultSettings(shop.homeUnit);
+  const field = (label: string, ...path: string[]) => (
+    <Measure key={label} label={label} path={['border', ...path]} piece={piece} unit={unit} desk={desk} />
+  );
+  return (
+    <>
+      <Choose
+        label="Borders"
+        name="border.mode"
+        value={border.mode}
+        options={MODES.map(([code, name]) => ({ code, name }))}
+        onChange={(mode) => desk.put(['border'], borderAs(mode as Border['mode'], worked, border, settings))}
+      />
+      <div className={styles.pair}>
+        {border.mode === 'equal' && field('Border', 'all')}
+        {border.mode === 'weighted' && [field('Sides and top', 'all'), field('More below', 'extra')]}
+        {border.mode === 'sides' && [field('Top and bottom', 'all'), field('Sides less', 'less')]}
+        {border.mode === 'four' && [
+          field('Left', 'left'),
+          field('Right', 'right'),
+          field('Top', 'top'),
+          field('Bottom', 'bottom'),
+        ]}
+        {border.mode === 'fit' && [field('Outside width', 'package', 'w'), field('Outside height', 'package', 'h')]}
+      </div>
+      {border.mode === 'fit' && (
+        <Toggle
+          label="Window in it"
+          value={border.how}
+          options={[
+            ['centred', 'Centred'],
+            ['optical', 'A little high'],
+            ['bottom-heavy', 'Heavy below'],
+          ]}
+          onChange={(how) => desk.put(['border', 'how'], how)}
+        />
+      )}
+    </>
+  );
+}
+
+/** How the edge of the piece is shown, and the shape of its window. */
+function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
+  const { design } = piece;
+  const { window, several } = design;
+  const settings = defaultSettings(shop.homeUnit);
+  const edge = window.opening ? 'part' : window.floatGap === undefined ? 'covered' : 'floated';
+  const setEdge = (to: 'covered' | 'floated' | 'part') => {
+    const { floatGap: _gap, opening: _opening, ...plain } = window;
+    const now = worked?.sizes.opening;
+    const inset = settings.overlap;
+    desk.put(
+      ['window'],
+      to === 'floated'
+        ? { ...plain, floatGap: settings.floatGap }
+        : to === 'part' && now
+          ? { ...plain, opening: { ...now, left: inset, top: inset } }
+          : plain,
+    );
+  };
+  const field = (label: string, ...path: string[]) => (
+    <Measure label={label} path={['window', ...path]} piece={piece} unit={unit} desk={desk} />
+  );
+  return (
+    <>
+      {!several && <Toggle label="Edge of the piece" value={edge} options={EDGES} onChange={setEdge} />}
+      {edge === 'covered' && field('Overlap on the piece', 'overlap')}
+      {edge === 'floated' && field('Gap round the piece', 'floatGap')}
+      {edge === 'part' && (
+        <div className={styles.pair}>
+          {field('Window width', 'opening', 'w')}
+          {field('Window height', 'opening', 'h')}
+          {field('From the left edge', 'opening', 'left')}
+          {field('From the top edge', 'opening', 'top')}
+        </div>
+      )}
+      {!several && (
+        <div className={styles.pair}>
+          <Choose
+            label="Shape"
+            name="window.shape"
+            value={window.shape ?? 'rectangle'}
+            options={SHAPES.map((code) => ({ code, name: shapeName(code) }))}
+            onChange={(shape) => {
+              const { shape: _shape, corner: _corner, ...plain } = window;
+              desk.put(['window'], shape === 'rectangle' ? plain : { ...plain, shape });
+            }}
+          />
+          {CORNERED.includes(window.shape ?? 'rectangle') && (
+            <Measure
+              label={window.shape === 'arch' ? 'Rise' : 'Corner'}
+              path={['window', 'corner']}
+              usual={worked?.sizes.opening && cornerOf({ shape: window.shape! }, worked.sizes.opening)}
+              piece={piece}
+              unit={unit}
+              desk={desk}
+            />
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Several windows in one mat: how they lie, and each with its piece. */
+function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
+  const { several, piece: it } = piece.design;
+  const settings = defaultSettings(shop.homeUnit);
+  if (!several) {
+    const one = { width: it.width, height: it.height };
+    const bridge = { across: settings.patch, down: settings.patch };
+    return (
+      <Button
+        variant="text"
+        size="small"
+        onClick={() => desk.put(['several'], { windows: [one, one], layout: 'row', bridge })}
+      >
+        Several windows
+      </Button>
+    );
+  }
+  const { windows } = several;
+  const add = (more: Partial<(typeof windows)[number]>) =>
+    desk.put(['several', 'windows'], [...windows, { ...windows.at(-1)!, title: '', ...more }]);
+  return (
+    <>
+      <Toggle
+        label="Windows laid out"
+        value={several.layout}
+        options={[
+          ['row', 'In a row'],
+          ['column', 'In a column'],
+          ['grid', 'In a grid'],
+        ]}
+        onChange={(layout) => desk.put(['several', 'layout'], layout)}
+      />
+      <div className={styles.pair}>
+        <Measure label="Bridge across" path={['several', 'bridge', 'across']} piece={piece} unit={unit} desk={desk} />
+        <Measure label="Bridge down" path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
+      </div>
+      {windows.map((one, index) => (
+        <div key={index} className={styles.pair}>
+          <Measure
+            label={one.title || `Piece ${index + 1}, width`}
+            path={['several', 'windows', index, 'width']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+          <Measure
+            label="Height"
+            path={['several', 'windows', index, 'height']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+        </div>
+      ))}
+      <Button variant="text" size="small" onClick={() => add({})}>
+        One more window
+      </Button>
+      <Button
+        variant="text"
+        size="small"
+        onClick={() => add({ title: 'Title', height: settings.bridgeLeast, width: windows[0]!.width })}
+      >
+        A title plate
+      </Button>
+      {windows.length > 2 && (
+        <Button variant="text" size="small" onClick={() => desk.put(['several', 'windows'], windows.slice(0, -1))}>
+          Take the last out
+        </Button>
+      )}
+      <Button variant="text" size="small" onClick={() => desk.put(['several'], undefined)}>
+        One window only
+      </Button>
+    </>
+  );
+}
+
+export function MatSection(props: SectionProps) {
+  const { shop, piece, worked, unit, desk } = props;
   const { design } = piece;
   const settings = defaultSettings(shop.homeUnit);
-  const { mats, border } = design;
-  const setMode = (mode: 'equal' | 'weighted') =>
-    desk.put(
-      ['border'],
-      mode === 'equal' ? { mode, all: border.all } : { mode, all: border.all, extra: settings.bottomExtra },
-    );
+  const { mats } = design;
+  const build = BUILDS[design.build];
+  if (!build.uses.includes('mats')) return <p className={styles.aside}>{buildName(design.build)}: no mat in it.</p>;
+  const seen = worked?.sizes.visibleBorder;
+  const mayGo = mats.length > 1 || !build.needsMat;
   return (
     <>
       {mats.map((mat, index) => (
@@ -109,10 +335,12 @@ export function MatSection({ shop, piece, worked, unit, desk }: SectionProps) {
             options={shop.lists.mats}
             onChange={(code) => desk.put(['mats', index, 'board'], { code })}
           />
-          {index > 0 && (
+          {(index > 0 || (mayGo && mats.length === 1)) && (
             <div className={styles.reveal}>
-              <Measure label="Shows" path={['mats', index, 'reveal']} piece={piece} unit={unit} desk={desk} />
-              {index === mats.length - 1 && (
+              {index > 0 && (
+                <Measure label="Shows" path={['mats', index, 'reveal']} piece={piece} unit={unit} desk={desk} />
+              )}
+              {index === mats.length - 1 && mayGo && (
                 <Button
                   variant="text"
                   size="small"
@@ -130,37 +358,44 @@ export function MatSection({ shop, piece, worked, unit, desk }: SectionProps) {
         <Button
           variant="text"
           size="small"
-          onClick={() => desk.put(['mats'], [...mats, { board: mats.at(-1)!.board, reveal: settings.reveal }])}
+          onClick={() =>
+            desk.put(
+              ['mats'],
+              [
+                ...mats,
+                {
+                  board: mats.at(-1)?.board ?? { code: shop.house.mat },
+                  reveal: mats.length === 0 ? length(0) : settings.reveal,
+                },
+              ],
+            )
+          }
         >
-          Add a mat under it
+          {mats.length === 0 ? 'Add a mat' : 'Add a mat under it'}
         </Button>
       )}
-      <Toggle
-        label="Borders"
-        value={border.mode}
-        options={[
-          ['equal', 'Equal'],
-          ['weighted', 'Heavier below'],
-        ]}
-        onChange={setMode}
-      />{' '}
-      <div className={styles.pair}>
-        <Measure
-          label={border.mode === 'equal' ? 'Border' : 'Sides and top'}
-          path={['border', 'all']}
-          piece={piece}
-          unit={unit}
-          desk={desk}
-        />
-        {border.mode === 'weighted' && (
-          <Measure label="More below" path={['border', 'extra']} piece={piece} unit={unit} desk={desk} />
-        )}
-      </div>
-      <Measure label="Overlap on the piece" path={['window', 'overlap']} piece={piece} unit={unit} desk={desk} />
-      {worked && (
+      {mats.length > 0 && (
+        <>
+          <Borders {...props} />
+          {build.uses.includes('window') && <WindowFields {...props} />}
+          <SeveralFields {...props} />
+          <Tick
+            label="Hidden spacer behind it, for a piece that sheds"
+            checked={design.spacer !== undefined}
+            onChange={(on) => desk.put(['spacer'], on ? { setBack: settings.setBack } : undefined)}
+          />
+          <FromList
+            label="Fillet in the window"
+            none="No fillet"
+            value={design.fillet && codeOf(design.fillet.moulding)}
+            options={shop.lists.mouldings.filter((one) => one.faceWidth <= mm(22))}
+            onChange={(code) => desk.put(['fillet'], code && { moulding: { code }, lip: length(1016) })}
+          />
+        </>
+      )}
+      {seen && (
         <p className={styles.aside}>
-          Seen in the frame: <Len value={worked.sizes.visibleBorder.left} /> at the sides,{' '}
-          <Len value={worked.sizes.visibleBorder.bottom} /> below
+          Seen in the frame: <Len value={seen.left} /> at the sides, <Len value={seen.bottom} /> below
         </p>
       )}
     </>
@@ -168,19 +403,68 @@ export function MatSection({ shop, piece, worked, unit, desk }: SectionProps) {
 }
 
 export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
+  const { frame, build } = piece.design;
+  const rabbeted = !['floater', 'tray'].includes(build);
   return (
     <>
+      {build === 'customer-frame' && (
+        <p className={styles.aside}>
+          The customer’s own: choose what is nearest in width and depth. It is not charged.
+        </p>
+      )}
       <MouldingChoice
         shop={shop}
-        chosen={codeOf(piece.design.frame.moulding)}
+        chosen={codeOf(frame.moulding)}
         onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
       />
-      <Measure label="Allowance in the rabbet" path={['frame', 'allowance']} piece={piece} unit={unit} desk={desk} />
+      {rabbeted && (
+        <>
+          <Measure
+            label="Allowance in the rabbet"
+            path={['frame', 'allowance']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+          <FromList
+            label="Liner inside it"
+            none="No liner"
+            value={frame.inner?.[0] && codeOf(frame.inner[0].moulding)}
+            options={shop.lists.mouldings}
+            onChange={(code) =>
+              desk.put(['frame', 'inner'], code && [{ moulding: { code }, allowance: frame.allowance }])
+            }
+          />
+          {frame.outside ? (
+            <div className={styles.pair}>
+              <Measure label="Outside width" path={['frame', 'outside', 'w']} piece={piece} unit={unit} desk={desk} />
+              <Measure label="Outside height" path={['frame', 'outside', 'h']} piece={piece} unit={unit} desk={desk} />
+            </div>
+          ) : null}
+          <SameOutside frame={frame} desk={desk} size={defaultSettings(shop.homeUnit).border} />
+        </>
+      )}
     </>
   );
 }
 
+/** To match the outside of a frame that exists. */
+function SameOutside({ frame, desk, size }: { frame: Design['frame']; desk: SectionProps['desk']; size: Length }) {
+  const wanted = frame.outside;
+  return (
+    <Button
+      variant="text"
+      size="small"
+      onClick={() => desk.put(['frame', 'outside'], wanted ? undefined : { w: times(size, 7), h: times(size, 9) })}
+    >
+      {wanted ? 'Its own outside size' : 'Same outside as another frame'}
+    </Button>
+  );
+}
+
 export function GlassSection({ shop, piece, desk }: SectionProps) {
+  if (!BUILDS[piece.design.build].uses.includes('glazing'))
+    return <p className={styles.aside}>{buildName(piece.design.build)}: nothing to glaze.</p>;
   return (
     <Choose
       label="Glazing"
@@ -194,6 +478,8 @@ export function GlassSection({ shop, piece, desk }: SectionProps) {
 
 export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
   const { hanging } = piece.design;
+  const uses = (part: Part) => BUILDS[piece.design.build].uses.includes(part);
+  const flat = uses('mats') || piece.design.build === 'bare';
   const mode = typeof hanging.rings === 'object' ? 'distance' : hanging.rings;
   const setRings = (to: 'third' | 'quarter' | 'none' | 'distance') =>
     desk.put(
@@ -202,12 +488,49 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
     );
   return (
     <>
+      {uses('backing') && (
+        <Choose
+          label="Backing"
+          name="backing"
+          value={codeOf(piece.design.backing)}
+          options={shop.lists.backings}
+          onChange={(code) => desk.put(['backing'], { code })}
+        />
+      )}
+      {uses('mountBoard') && (
+        <FromList
+          label="Mount board behind it"
+          none="No mount board"
+          value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
+          options={shop.lists.mats}
+          onChange={(code) => desk.put(['mountBoard'], code && { code })}
+        />
+      )}
+      {flat && (
+        <Choose
+          label="Held by"
+          name="mount"
+          value={piece.design.mount ?? (piece.design.build === 'dry-mount' ? 'dry mount' : 'hinges')}
+          options={MOUNTS.map((code) => ({ code, name: mountName(code) }))}
+          onChange={(mount) => desk.put(['mount'], mount)}
+        />
+      )}
       <Choose
-        label="Backing"
-        name="backing"
-        value={codeOf(piece.design.backing)}
-        options={shop.lists.backings}
-        onChange={(code) => desk.put(['backing'], { code })}
+        label="Supplied as"
+        name="scope"
+        value={piece.design.scope ?? 'ready to hang'}
+        options={SCOPES.map((code) => ({ code, name: scopeName(code) }))}
+        onChange={(scope) => desk.put(['scope'], scope)}
+      />
+      <Toggle
+        label="Hangs by"
+        value={hanging.by ?? 'wire'}
+        options={[
+          ['wire', 'Wire'],
+          ['hooks', 'Two hooks'],
+          ['sawtooth', 'Sawtooth'],
+        ]}
+        onChange={(by) => desk.put(['hanging', 'by'], by === 'wire' ? undefined : by)}
       />
       <p className={styles.aside}>Rings below the top</p>
       <Toggle

@@ -3,15 +3,17 @@
 import { type ReactNode, memo, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
-import type { OrderPrice, PriceLine } from '@/core/pricing/price';
-import type { Size } from '@/core/units/length';
+import type { OrderPrice, PiecePrice, PriceLine } from '@/core/pricing/price';
+import type { Part } from '@/core/parts/parts';
+import { type Length, type Size, toMm } from '@/core/units/length';
 import { type Working, workingText } from '@/core/working';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { sayCaution, sayWayOut } from '@/words/issues';
-import { HARDWARE_NAMES, LINE_NAMES } from '@/words/materials';
+import { figureName, legName, partName } from '@/words/builds';
+import { HARDWARE_NAMES, LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
 
 function Line({
@@ -67,18 +69,43 @@ const SIZES = [
   ['Window', 'opening'],
   ['Package', 'package'],
   ['Rabbet', 'rabbet'],
+  ['Inside', 'inside'],
   ['Sight', 'sight'],
   ['Outside', 'outside'],
 ] as const;
 
+/** The lengths a build adds, under their names; a size as two figures. */
+function OwnFigures({ worked: { sizes, workings } }: { worked: WorkedOut }) {
+  return Object.entries(sizes.figures).map(([key, value]) => {
+    const name = figureName(key);
+    const empty = typeof value === 'number' ? value === 0 : 'w' in value && value.w === 0 && value.h === 0;
+    if (name === undefined || empty || 'left' in Object(value)) return null;
+    const noted = [`sizes.${key}`, `sizes.${key}.w`, `sizes.${key}.h`].flatMap((path) => workings[path] ?? []);
+    const figure = typeof value === 'number' ? <Len value={value as Length} /> : <SizeText of={value as Size} />;
+    return <Line key={key} name={name} figure={figure} workings={noted} />;
+  });
+}
+
 /** The line a caution sits under: sizes, stack, weight, or the hanging. */
 const lineOf = ({ path, code }: Caution): string => {
   if (code.startsWith('depth')) return 'depth';
-  if (path.startsWith('window')) return 'opening';
-  if (path.startsWith('border') || path.startsWith('mats')) return 'package';
+  if (path.startsWith('window') || path.startsWith('several')) return 'opening';
+  if (/^(border|mats|spacer)/.test(path)) return 'package';
+  if (path.startsWith('own') || path.startsWith('piece')) return 'own';
   if (path.startsWith('frame')) return 'outside';
   return path.startsWith('hanging') ? 'hanging' : 'glazing';
 };
+
+/** What is taken off or put on after the lines; nothing where nothing is. */
+const adjustments = (price: PiecePrice): [string, number][] =>
+  (
+    [
+      ['For several alike', price.quantityBreak],
+      ['Sooner than usual', price.rush],
+      ['Discount', price.discount],
+      ['Rounding', price.rounding],
+    ] as [string, number | undefined][]
+  ).flatMap(([name, amount]) => (amount ? [[name, amount]] : []));
 
 interface TapeProps {
   readonly worked: WorkedOut;
@@ -97,37 +124,55 @@ function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
   ));
 }
 
+function PartLine({ part }: { part: Part }) {
+  if (part.kind === 'leg')
+    return (
+      <>
+        <span>
+          {part.count} {legName(part.of)}, {part.side}
+        </span>
+        <span className="num">
+          <Len value={part.cut.longPoint} bare fine /> long point
+        </span>
+      </>
+    );
+  if (part.kind === 'strip')
+    return (
+      <>
+        <span>
+          {part.count} × {partName(part.part)}
+        </span>
+        <span className="num">
+          <Len value={part.cutLength ?? part.height!} fine />
+        </span>
+      </>
+    );
+  return (
+    <>
+      <span>{part.sheet ? part.name : partName(part.part)}</span>
+      <span className="num">
+        <SizeText of={part.cut} fine />
+      </span>
+    </>
+  );
+}
+
 function Parts({ worked }: { worked: WorkedOut }) {
   return (
     <ul className={styles.parts}>
       {worked.parts.map((part, index) => (
         <li key={index}>
-          {part.part === 'leg' ? (
-            <>
-              <span>2 legs, {part.side}</span>
-              <span className="num">
-                <Len value={part.cut.longPoint} bare fine /> long point
-              </span>
-            </>
-          ) : (
-            <>
-              <span>
-                {part.part === 'mat' || part.part === 'backing' || part.part === 'glazing' ? part.name : 'Dust cover'}
-              </span>
-              <span className="num">
-                <SizeText of={part.cut} fine />
-              </span>
-            </>
-          )}
+          <PartLine part={part} />
         </li>
       ))}
-      {worked.hardware.map((item) => (
-        <li key={item.item}>
+      {worked.hardware.map((item, index) => (
+        <li key={`${item.item} ${index}`}>
           <span>
             {HARDWARE_NAMES[item.item]}
             {item.rating ? `, ${item.rating} kg` : ''}
+            {item.size ? `, ${toMm(item.size)} mm` : ''}
           </span>
-          <span className="num">{item.length ? <Len value={item.length} /> : item.count}</span>
+          <span className="num">{item.count ?? (item.length && <Len value={item.length} />)}</span>
         </li>
       ))}
     </ul>
@@ -151,17 +196,22 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
       <h2>Sizes</h2>
       <ul>
         {SIZES.map(([name, key]) => [
-          <Line key={key} name={name} figure={<SizeText of={sizes[key] as Size} />} workings={both(key)} />,
+          sizes[key] && <Line key={key} name={name} figure={<SizeText of={sizes[key]} />} workings={both(key)} />,
           ...under(key),
         ])}
+        <OwnFigures worked={worked} />
+        {under('own')}
         <Line
           name="Stack"
-          note={`room ${(stack.room / 320).toFixed(1)} mm`}
+          note={stack.room === undefined ? undefined : `room ${toMm(stack.room).toFixed(1)} mm`}
           figure={<Len value={stack.total} unit="mm" fine />}
-          workings={[workings['stack.total']!, workings['stack.room']!]}
+          workings={['stack.total', 'stack.room'].flatMap((key) => workings[key] ?? [])}
         />
         {under('depth')}
-        {hanging && (
+        {hanging && (hanging.by !== 'wire' || hanging.noWire) && (
+          <Line name={hangingText(hanging)} figure={hanging.hooks.count} workings={[]} />
+        )}
+        {hanging?.by === 'wire' && !hanging.noWire && (
           <Line
             name="Hook below top"
             figure={<Len value={hanging.wireDrop} />}
@@ -185,14 +235,14 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
           <h2>Price</h2>
           <ul>
             <PriceLines lines={price.lines} />
-            {price.rounding !== 0 && (
-              <li className={styles.quiet}>
-                <span>Rounding</span>
+            {adjustments(price).map(([name, amount]) => (
+              <li key={name} className={styles.quiet}>
+                <span>{name}</span>
                 <span className="num">
-                  <Cash value={price.rounding} />
+                  <Cash value={amount} />
                 </span>
               </li>
-            )}
+            ))}
           </ul>
         </>
       )}

@@ -4,7 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { OrderView, ShopView } from '@/contract/views';
 import { type Edit, type History, type Path, begin, change, redo, set, undo } from '@/core/design/edit';
+import type { BuildCode } from '@/core/builds';
 import { givenIn, thaw } from '@/core/design/resolve';
+import { withBuild } from '@/core/design/with-build';
 import { type Issue, issue } from '@/core/issue';
 import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/price';
@@ -116,6 +118,15 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
       commit: (path: Path) => edit((now, at) => commitLength(now, at, path, unit), true),
       put: (path: Path, value: unknown, join = false) =>
         edit((now, at) => set(now, ['pieces', at, 'design', ...path], value), join),
+      /** The piece built another way. */
+      build: (to: BuildCode) =>
+        edit((now, at) =>
+          set(
+            now,
+            ['pieces', at, 'design'],
+            withBuild(now.pieces[at]!.design, to, defaultSettings(shop.homeUnit), shop.house),
+          ),
+        ),
       apply: (way: Edit) =>
         edit((_now, at) => way.map((one) => ({ ...one, path: ['pieces', at, 'design', ...one.path] }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),

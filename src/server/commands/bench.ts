@@ -1,6 +1,6 @@
 /** What happens to a job in the shop: steps begun and done, checks, holds, and the hand-over. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom, sentBackTo } from '@/core/route/route';
 import { blocks, jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import {
@@ -46,8 +46,11 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
   const before = steps.find((one) => one.step === step);
   if (!before || step === 'hand-over') return bad(issue('step-elsewhere', { step }));
   if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
+  const keys = steps.map((one) => one.step);
   if (to === 'todo') {
-    const later = steps.find((one) => one.state !== 'todo' && one.step !== step && redoFrom(step).includes(one.step));
+    const later = steps.find(
+      (one) => one.state !== 'todo' && one.step !== step && redoFrom(step, keys).includes(one.step),
+    );
     if (before.state === 'todo') return bad(issue('step-not-begun', { step }));
     if (later) return bad(issue('step-later', { step, later: later.step }));
     await reopenStep(tx, jobId, step, true);
@@ -88,7 +91,8 @@ export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, 
     await insertEvent(tx, jobId, { at: now, by, what: 'passed', step: 'final-check', detail: points });
     return told(job, 'check passed', { step: 'final-check' }, points);
   }
-  const again = new Set(failed.flatMap((point) => redoFrom(CHECK_POINTS[point])));
+  const keys = steps.map((one) => one.step);
+  const again = new Set(failed.flatMap((point) => redoFrom(sentBackTo(point, keys), keys)));
   for (const step of STEPS.filter((one) => again.has(one))) await reopenStep(tx, jobId, step, false);
   await touchJob(tx, jobId);
   for (const point of failed) {
@@ -96,7 +100,7 @@ export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, 
       at: now,
       by,
       what: 'failed',
-      step: CHECK_POINTS[point],
+      step: sentBackTo(point, keys),
       detail: { point, reason: (points[point] as { failed: string }).failed },
     });
   }

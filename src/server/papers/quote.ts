@@ -7,7 +7,8 @@ import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { formatMoney } from '@/core/units/money';
 import { type WorkedOut, workOut } from '@/core/work-out';
-import { LINE_NAMES, dayName } from '@/words/materials';
+import { buildName } from '@/words/builds';
+import { LINE_NAMES, dayName, suppliedNames } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
 
 const LEFT = 18;
@@ -35,21 +36,17 @@ const TALL = 68;
 function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): void {
   const right = sheet.width - LEFT;
   const { resolved, sizes, price } = worked;
+  const outside = sizes.outside ?? sizes.package;
   sheet.scene(frontScene(worked), LEFT - 3, top, 54, 60, 8);
   const x = LEFT + 58;
   sheet.text(resolved.design.piece.title || `Piece ${index + 1}`, x, top + 5, { size: 13.5, weight: 'bold' });
   sheet.text(
-    `${resolved.moulding.name}; ${sheet.length(sizes.outside.w, { bare: true, fine: false })} × ${sheet.length(sizes.outside.h, { fine: false })} outside`,
+    `${buildName(resolved.design.build)}; ${resolved.moulding.name}; ${sheet.length(outside.w, { bare: true, fine: false })} × ${sheet.length(outside.h, { fine: false })} outside`,
     x,
     top + 10.5,
     { size: 10 },
   );
-  sheet.text(
-    `${resolved.mats.map((mat) => mat.name).join(' over ')}; ${resolved.glazing.name.toLowerCase()}`,
-    x,
-    top + 15,
-    { size: 10, colour: SOFT },
-  );
+  sheet.text(suppliedNames(worked).join('; '), x, top + 15, { size: 10, colour: SOFT });
   let y = top + 22;
   const row = (name: string, amount: string, weight: 'text' | 'bold' = 'text') => {
     sheet.text(name, x, y, { size: 10.5, weight });

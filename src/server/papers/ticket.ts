@@ -3,9 +3,10 @@ import bwipjs from 'bwip-js/node';
 import type { JobView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
-import { type Unit, toMm } from '@/core/units/length';
+import { type Size, type Unit, toMm } from '@/core/units/length';
 import { pointName, stationName, stepName } from '@/words/bench';
-import { HARDWARE_NAMES, KIND_NAMES, dayName } from '@/words/materials';
+import { buildName, figureName, legName, partName } from '@/words/builds';
+import { HARDWARE_NAMES, KIND_NAMES, dayName, hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
 
 const LEFT = 14;
@@ -15,7 +16,7 @@ async function head(sheet: Sheet, job: JobView, shop: string): Promise<void> {
   const { piece } = job.worked.resolved.design;
   sheet.text(job.ticket, LEFT, 23, { size: 34, weight: 'heavy' });
   sheet.text(
-    `${piece.title || 'Untitled'}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}`,
+    `${piece.title || 'Untitled'}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}; ${buildName(job.worked.resolved.design.build).toLowerCase()}`,
     LEFT,
     31,
     { size: 14, weight: 'bold' },
@@ -44,46 +45,92 @@ function figure(sheet: Sheet, name: string, text: string, x: number, y: number, 
   sheet.text(text, x, y + size * 0.42, { size, weight: 'heavy' });
 }
 
-function cutSizes(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
-  const { sizes, resolved } = worked;
+function cutLegs(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
   const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
+  const legs = worked.parts.filter((part) => part.kind === 'leg');
   let y = top;
-  sheet.text('Legs', x, y, { size: 12, weight: 'bold' });
-  sheet.text(`${resolved.moulding.name}, mitre 45°`, x + 14, y, { size: 10.5 });
-  y += 6;
-  for (const leg of [...sizes.legs].reverse()) {
-    figure(sheet, `2 of, ${leg.side}, long point`, len(leg.cut.longPoint), x, y);
-    figure(sheet, 'rabbet', len(leg.cut.rabbetLength), x + 47, y, 14);
-    figure(sheet, 'short point', len(leg.shortPoint), x + 72, y, 14);
-    y += 14.5;
+  let named = '';
+  const many = legs.length > 2;
+  for (const leg of [...legs].reverse()) {
+    const name = `${legName(leg.of)} ${leg.name}`;
+    if (name !== named) {
+      const heading = legName(leg.of).replace(/^./, (first) => first.toUpperCase());
+      const wide = sheet.text(heading, x, y, { size: 12, weight: 'bold' });
+      sheet.text(`${leg.name}, mitre 45°`, x + wide + 3, y, { size: 10.5 });
+      named = name;
+      y += 6;
+    }
+    figure(sheet, `${leg.count} of, ${leg.side}, long point`, len(leg.cut.longPoint), x, y, many ? 15 : 20);
+    if (leg.cut.rabbetLength) figure(sheet, 'rabbet', len(leg.cut.rabbetLength), x + 47, y, many ? 12 : 14);
+    figure(sheet, 'short point', len(leg.shortPoint), x + 72, y, many ? 12 : 14);
+    y += many ? 11.5 : 14.5;
   }
-  y += 2;
-  sheet.text('Mats, glass, backing', x, y, { size: 12, weight: 'bold' });
-  sheet.text('all cut to one size', x + 40, y, { size: 10.5 });
-  y += 6;
-  figure(sheet, 'outside', `${len(sizes.cutPackage.w)} × ${len(sizes.cutPackage.h)}`, x, y);
-  y += 14;
-  for (const [index, layer] of sizes.layers.entries()) {
-    const { window, border } = layer.cut;
-    figure(
-      sheet,
-      `window ${index + 1}, ${resolved.mats[index]!.name}`,
-      `${len(window.w)} × ${len(window.h)}`,
-      x,
-      y,
-      15,
-    );
+  return y + 2;
+}
+
+/** Flat parts of one size, told once: mats, glass and backing as a rule. */
+function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
+  const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
+  const flat = worked.parts.filter((part) => part.kind === 'flat');
+  const bySize = new Map<string, typeof flat>();
+  for (const part of flat) {
+    const key = `${part.cut.w}x${part.cut.h}`;
+    bySize.set(key, [...(bySize.get(key) ?? []), part]);
+  }
+  let y = top;
+  for (const parts of bySize.values()) {
+    const big = parts.length > 1;
+    const names = [...new Set(parts.map((part) => (part.sheet ? part.name : partName(part.part))))].join(', ');
+    const size = `${len(parts[0]!.cut.w)} × ${len(parts[0]!.cut.h)}`;
+    if (!big && bySize.size > 2) {
+      sheet.text(names, x, y, { size: 9, colour: SOFT });
+      sheet.text(size, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
+      y += 5.4;
+      continue;
+    }
+    y = sheet.paragraph(names, x, y, sheet.width - LEFT - x, { size: 9, colour: SOFT }) - 3.2;
+    sheet.text(size, x, y + 8, { size: big ? 20 : 14, weight: 'heavy' });
+    y += 14;
+  }
+  for (const part of flat.filter((one) => one.layer)) {
+    const { window, border } = part.layer!.cut;
+    const hidden = part.part === 'hidden spacer' ? 'hidden spacer' : `window, ${part.name}`;
+    figure(sheet, hidden, `${len(window.w)} × ${len(window.h)}`, x, y, 14);
     sheet.text(
       `guide: left ${len(border.left)}  right ${len(border.right)}  top ${len(border.top)}  bottom ${len(border.bottom)}`,
       x,
-      y + 11,
-      { size: 10 },
+      y + 10,
+      { size: 9.5 },
     );
-    y += 16.5;
+    y += 14.5;
   }
-  if (resolved.glazing.type !== 'none') sheet.text(resolved.glazing.name, x, y, { size: 10.5 });
-  sheet.text(resolved.backing.name, x + 45, y, { size: 10.5 });
-  return y + 7;
+  for (const part of worked.parts.filter((one) => one.kind === 'strip')) {
+    const long = part.cutLength === undefined ? '' : len(part.cutLength);
+    const deep = part.height === undefined ? '' : `${long ? ', ' : ''}${len(part.height)} deep`;
+    sheet.text(`${part.count} × ${partName(part.part)}`, x, y, { size: 9, colour: SOFT });
+    sheet.text(`${long}${deep}`, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
+    y += 5.4;
+  }
+  return y + 2;
+}
+
+/** What this build adds: riser, insert, floor of a box. */
+function ownFigures(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
+  const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
+  let y = top;
+  for (const [key, value] of Object.entries(worked.sizes.figures)) {
+    const name = figureName(key);
+    if (name === undefined || 'left' in Object(value) || value === 0) continue;
+    const text = typeof value === 'number' ? len(value) : `${len((value as Size).w)} × ${len((value as Size).h)}`;
+    sheet.text(name, x, y, { size: 9, colour: SOFT });
+    sheet.text(text, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
+    y += 5.2;
+  }
+  return y;
+}
+
+function cutSizes(sheet: Sheet, job: JobView, x: number, top: number): number {
+  return ownFigures(sheet, job, x, cutSheets(sheet, job, x, cutLegs(sheet, job, x, top))) + 3;
 }
 
 function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, width: number): number {
@@ -95,21 +142,23 @@ function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, widt
     sheet.rule(y + 1.6, { from: x, to: x + width, width: 0.3 });
     y += 5.4;
   };
-  row(
-    'Room behind the package',
-    `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? `, fill up to ${toMm(stack.fillerUpTo).toFixed(1)}` : ''}`,
-  );
+  if (stack.room !== undefined)
+    row(
+      'Room behind the package',
+      `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? `, fill up to ${toMm(stack.fillerUpTo).toFixed(1)}` : ''}`,
+    );
   row('Weight', `${weight.kg.toFixed(1)} kg`);
   for (const item of hardware)
     row(
-      `${HARDWARE_NAMES[item.item]}${item.rating ? `, rated ${item.rating} kg` : ''}`,
-      item.length ? sheet.length(item.length, { fine: false }) : String(item.count),
+      `${HARDWARE_NAMES[item.item]}${item.rating ? `, rated ${item.rating} kg` : ''}${item.size ? `, ${toMm(item.size)} mm` : ''}`,
+      item.count === undefined && item.length ? sheet.length(item.length, { fine: false }) : String(item.count ?? ''),
     );
-  if (hanging && !hanging.noWire) {
+  if (hanging?.by === 'wire' && !hanging.noWire) {
     row('Rings below the top', sheet.length(hanging.ringDrop, { fine: false }));
     row('Hook below the top', sheet.length(hanging.wireDrop, { fine: false }));
   }
   if (hanging?.noWire) row('Hanging', 'two hooks or a cleat, no wire');
+  else if (hanging && hanging.by !== 'wire') row('Hanging', hangingText(hanging).toLowerCase());
   return y;
 }
 

@@ -3,6 +3,7 @@ import type { JobView } from '@/contract/views';
 import { backScene } from '@/core/drawing/back';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
+import { hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
 
 const LEFT = 11;
@@ -10,6 +11,7 @@ const LEFT = 11;
 export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
   const { worked } = job;
   const { hanging, weight, sizes } = worked;
+  const outside = sizes.outside ?? sizes.package;
   const sheet = await Sheet.open('card', unit, `Wall card ${job.ticket}`);
   const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { fine: false });
   const wide = sheet.width - LEFT;
@@ -17,7 +19,7 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   sheet.text(`${job.ticket}, ${shop}`, LEFT, 20.5, { size: 10, colour: SOFT });
   sheet.scene(backScene(worked), wide - 46, 11, 46, 66, 8);
   const room = wide - 46 - LEFT - 6;
-  if (hanging && !hanging.noWire) {
+  if (hanging?.by === 'wire' && !hanging.noWire) {
     sheet.text('The hook goes', LEFT, 31, { size: 11, colour: SOFT });
     sheet.text(len(hanging.wireDrop), LEFT, 43, { size: 32, weight: 'heavy' });
     sheet.text('below where you want the top edge', LEFT, 48.5, { size: 11 });
@@ -26,7 +28,7 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
     sheet.text(len(hanging.hookHeight), LEFT, 66, { size: 22, weight: 'heavy' });
     sheet.paragraph(`with its middle at ${len(eye)}, eye level for most people`, LEFT, 71.5, room, { size: 10 });
   } else {
-    sheet.text(hanging ? 'Two hooks, no wire' : 'No hangers were fitted', LEFT, 40, { size: 18, weight: 'heavy' });
+    sheet.text(hangingText(hanging), LEFT, 40, { size: 18, weight: 'heavy' });
     if (hanging)
       sheet.paragraph(
         `${len(hanging.span)} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`,
@@ -38,7 +40,7 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   }
   sheet.rule(83, { from: LEFT, to: wide });
   sheet.paragraph(
-    `${len(sizes.outside.w)} × ${len(sizes.outside.h)}, ${weight.kg.toFixed(1)} kg. Use a hook and fixing rated for at least ${Math.ceil(weight.kg * 2)} kg and right for your wall. Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.`,
+    `${len(outside.w)} × ${len(outside.h)}, ${weight.kg.toFixed(1)} kg. Use a hook and fixing rated for at least ${Math.ceil(weight.kg * 2)} kg and right for your wall. Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.`,
     LEFT,
     88.5,
     wide - LEFT,

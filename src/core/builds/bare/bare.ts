@@ -1,0 +1,19 @@
+/** No mat: the piece fills the rabbet, held off the glass by spacer strips, or unglazed. Source: handbook, builds 2; R11, R26. */
+import { inches, mm } from '../../units/length';
+import { build } from '../build';
+import { aLength, both } from '../fields';
+import { layered, spaced } from '../lay-up';
+
+export const bare = build({
+  fields: {
+    spacers: { kind: 'flag', usual: true },
+    stripWidth: aLength({}),
+    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
+  },
+  uses: ['moulding', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  lay: (job, own) => {
+    const laid = layered({ ...job, design: { ...job.design, mats: [] }, mats: [] });
+    return own.spacers && job.glazing.type !== 'none' ? spaced(job, laid, own.stripWidth, own.stripDepth) : laid;
+  },
+});

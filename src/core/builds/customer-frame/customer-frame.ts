@@ -1,0 +1,46 @@
+/** A frame the customer brings: the seat decides the package; nothing is charged for moulding. Source: handbook, builds 13, sizes. */
+import { fits, fitted } from '../../sizing/borders';
+import { packageOfSeat } from '../../sizing/match';
+import { type Length, length, size } from '../../units/length';
+import { Notebook } from '../../working';
+import { type Job, build } from '../build';
+import { layered, matted, packageAs } from '../lay-up';
+
+/** How a mat is fitted to the seat when nobody chose: heavier below where the frame lets it, else centred. */
+function usualFit(job: Job, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {
+  if (job.design.border.mode === 'equal') return 'centred';
+  const open = matted({ ...job, book: new Notebook() })?.opening;
+  if (!open) return 'centred';
+  return fits(fitted(pack, open, 'bottom-heavy'), 'bottom-heavy') ? 'bottom-heavy' : 'centred';
+}
+
+export const customerFrame = build({
+  fields: { seat: { kind: 'sides' } },
+  uses: ['window', 'mats', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  lay: (job, own) => {
+    const { design, piece } = job;
+    const { allowance } = design.frame;
+    // Until it is measured, the seat is taken to suit what goes in.
+    const open = own.seat ? undefined : matted({ ...job, book: new Notebook() });
+    const seat = own.seat && { top: own.seat.top, bottom: own.seat.bottom, left: own.seat.left, right: own.seat.right };
+    const pack = seat ? packageOfSeat(seat, allowance) : (open?.package ?? piece.larger);
+    const noted = packageAs(job, pack, seat ? 'seat − allowance' : 'package', (key): Record<string, Length> =>
+      seat
+        ? {
+            seat: key === 'w' ? length(Math.min(seat.top, seat.bottom)) : length(Math.min(seat.left, seat.right)),
+            allowance,
+          }
+        : { package: pack[key] },
+    );
+    const laid = layered(job, { package: noted, how: usualFit(job, noted) });
+    const larger = piece.larger;
+    const short = size(length(Math.max(0, larger.w - pack.w)), length(Math.max(0, larger.h - pack.h)));
+    return {
+      ...laid,
+      packageMost: noted,
+      figures: { short },
+      counts: { fits: short.w === 0 && short.h === 0 },
+    };
+  },
+});

@@ -1,0 +1,63 @@
+/**
+ * Heat or pressure bonded to a board that is cut large and trimmed to the piece; then matted, or bare behind spacer
+ * strips. Never for an irreplaceable piece. Source: handbook, builds 3.
+ */
+import { type Length, type Size, grow, inches, mm, plus, size, times } from '../../units/length';
+import type { Notebook } from '../../working';
+import { build } from '../build';
+import { aLength, both } from '../fields';
+import { layered, spaced, within } from '../lay-up';
+
+const NAME = { w: 'width', h: 'height' } as const;
+/** The board as cut first; it is trimmed to the piece afterwards. */
+export function boardFirst(piece: Size, excess: Length, book: Notebook): Size {
+  const of = (key: 'w' | 'h') =>
+    book.note(
+      `sizes.boardFirst.${key}`,
+      `board as cut first, ${NAME[key]}`,
+      'piece + 2 × excess',
+      { piece: piece[key], excess },
+      plus(piece[key], times(excess, 2)),
+    );
+  return size(of('w'), of('h'));
+}
+
+export const dryMount = build({
+  fields: {
+    excess: aLength({ usual: both(inches(1), mm(25)) }),
+    stripWidth: aLength({}),
+    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
+    spacers: { kind: 'flag', usual: false },
+  },
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  work: { prepare: 12 },
+  lay: (job, own) => {
+    const plain = layered(job);
+    const laid =
+      own.spacers && !plain.matted && job.glazing.type !== 'none'
+        ? spaced(job, plain, own.stripWidth, own.stripDepth)
+        : plain;
+    const first = boardFirst(job.piece.larger, own.excess, job.book);
+    const trimmed = grow(first, times(own.excess, -2));
+    // The board behind the piece is the one it is bonded to: of the piece's size, not the package's.
+    const behind = within(trimmed, laid.package);
+    const layers = laid.layers.map((layer) => (layer.part === 'mount board' ? { ...layer, size: behind } : layer));
+    return {
+      ...laid,
+      layers,
+      loose: [
+        ...laid.loose,
+        {
+          part: 'dry mount board',
+          name: job.mountBoard?.name ?? 'Mounting board',
+          count: 1,
+          size: trimmed,
+          first,
+          into: true,
+        },
+      ],
+      figures: { boardFirst: first, boardTrimmed: trimmed },
+    };
+  },
+});

@@ -1,0 +1,110 @@
+/** Cloth wrapped round a backing, loosely laid, or needlework laced over a board. Source: handbook, builds 10 and variants; R47, R63. */
+import { DENSITY } from '../../materials';
+import { type Length, type Size, grow, inches, length, mm, plus, size, times } from '../../units/length';
+import type { Notebook } from '../../working';
+import { build } from '../build';
+import { aLength, both } from '../fields';
+import {
+  backingLayer,
+  glazingLayer,
+  matLayersOf,
+  matted,
+  packageAs,
+  pieceLayer,
+  rabbeted,
+  sheetKg,
+  within,
+} from '../lay-up';
+
+const NAME = { w: 'width', h: 'height' } as const;
+/** The cloth to cut: wrapped on all sides, or flush at top and bottom when it is loosely laid. */
+export function clothFor(backing: Size, wrap: Length, loosely: boolean, book: Notebook): Size {
+  const of = (key: 'w' | 'h') =>
+    loosely && key === 'h'
+      ? book.note('sizes.cut.h', 'cloth height', 'board', { board: backing.h }, backing.h)
+      : book.note(
+          `sizes.cut.${key}`,
+          `cloth ${NAME[key]}`,
+          'board + 2 × wrap',
+          { board: backing[key], wrap },
+          plus(backing[key], times(wrap, 2)),
+        );
+  return size(of('w'), of('h'));
+}
+
+/**
+ * Length to take off a roll: the way round that fits its width and takes less, unless the cloth has a way up; up to
+ * whole pattern repeats. Undefined when it fits neither way (R47).
+ */
+export function offTheRoll(
+  cut: Size,
+  rollWidth: Length,
+  repeat: Length | undefined,
+  wayUp: boolean,
+): Length | undefined {
+  const ways = wayUp ? [cut] : [cut, { w: cut.h, h: cut.w }];
+  const lengths = ways.filter((one) => one.w <= rollWidth).map((one) => one.h);
+  if (lengths.length === 0) return undefined;
+  const least = Math.min(...lengths);
+  return length(repeat ? Math.ceil(least / repeat) * repeat : least);
+}
+
+export const fabric = build({
+  fields: {
+    wrap: aLength({ usual: both(inches(2, 1, 2), mm(65)) }),
+    laid: { kind: 'choice', of: ['wrapped', 'loosely', 'laced'] },
+    margin: aLength({ usual: both(inches(2), mm(50)) }),
+    boardThickness: aLength({ usual: both(mm(5), mm(5)) }),
+    rollWidth: aLength({}),
+    repeat: aLength({}),
+    wayUp: { kind: 'flag' },
+  },
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing'],
+  allowance: (settings) => settings.allowance,
+  work: { prepare: 8, mount: 25 },
+  lay: (job, own) => {
+    const { piece, book } = job;
+    const laced = own.laid === 'laced';
+    const board = laced ? grow(piece.larger, times(own.margin, 2)) : piece.larger;
+    const cut = clothFor(board, own.wrap, own.laid === 'loosely', book);
+    const mat = matted(job);
+    const pack =
+      mat?.package ??
+      packageAs(job, board, laced ? 'piece + 2 × margin' : 'piece', (key) => ({
+        piece: piece.larger[key],
+        ...(laced ? { margin: own.margin } : {}),
+      }));
+    const roll = own.rollWidth ? offTheRoll(cut, own.rollWidth, own.repeat, own.wayUp) : undefined;
+    return rabbeted(job, {
+      package: pack,
+      matted: mat,
+      layers: [
+        ...glazingLayer(job, pack),
+        ...(mat ? matLayersOf(job, mat, pack) : []),
+        pieceLayer(job),
+        {
+          part: 'insert',
+          name: 'Board',
+          colour: '#fdfcf8',
+          thickness: own.boardThickness,
+          size: within(board, pack),
+          kg: sheetKg(within(board, pack), own.boardThickness, DENSITY.foam),
+        },
+        backingLayer(job, pack),
+      ],
+      loose: laced
+        ? []
+        : [
+            {
+              part: 'cloth',
+              name: own.laid === 'loosely' ? 'Cloth, loosely laid' : 'Cloth, wrapped',
+              count: 1,
+              size: cut,
+              into: false,
+            },
+          ],
+      figures: { board, cut, ...(roll === undefined ? {} : { offTheRoll: roll }) },
+      counts: own.rollWidth && roll === undefined ? { fitsTheRoll: false } : {},
+    });
+  },
+});

@@ -1,0 +1,91 @@
+/**
+ * The keys a build asks beyond what every design has. One declaration gives the schema of a stored design, the keys of
+ * the open interface, the defaults by home unit and the fields at the desk.
+ */
+import { z } from 'zod';
+import { LONGEST, type Length, type Unit } from '../units/length';
+
+type ByUnit = Readonly<Record<Unit, Length>>;
+export type Field =
+  | { readonly kind: 'length'; readonly usual?: ByUnit; readonly zero?: boolean }
+  | { readonly kind: 'lengths'; readonly most: number }
+  | { readonly kind: 'sides' }
+  | { readonly kind: 'size' }
+  | { readonly kind: 'choice'; readonly of: readonly [string, ...string[]] }
+  | { readonly kind: 'flag'; readonly usual?: boolean };
+export type Fields = Readonly<Record<string, Field>>;
+
+/** A length with its default in inches and millimetres; none when it can be left out. */
+export const aLength = <const O extends { usual?: ByUnit; zero?: boolean }>(over: O) =>
+  ({ kind: 'length', ...over }) as const;
+export const both = (inch: Length, metric: Length): ByUnit => ({ in: inch, mm: metric });
+
+interface SizeValue {
+  readonly w: Length;
+  readonly h: Length;
+}
+interface SidesValue {
+  readonly left: Length;
+  readonly right: Length;
+  readonly top: Length;
+  readonly bottom: Length;
+}
+type ValueOf<F extends Field> = F extends { kind: 'length'; usual: ByUnit }
+  ? Length
+  : F extends { kind: 'length' }
+    ? Length | undefined
+    : F extends { kind: 'lengths' }
+      ? readonly Length[]
+      : F extends { kind: 'choice'; of: readonly (infer C)[] }
+        ? C
+        : F extends { kind: 'flag' }
+          ? boolean
+          : F extends { kind: 'sides' }
+            ? SidesValue | undefined
+            : SizeValue | undefined;
+export type Own<F extends Fields> = { readonly [K in keyof F]: ValueOf<F[K]> };
+
+const aSchema = (least: number) =>
+  z.custom<Length>(
+    (value) => typeof value === 'number' && Number.isSafeInteger(value) && value >= least && value <= LONGEST,
+    'a length is a whole number of 1/320 mm up to 10 m',
+  );
+const schemaOf = (field: Field): z.ZodType => {
+  const positive = aSchema(1);
+  switch (field.kind) {
+    case 'length':
+      return aSchema(field.zero ? 0 : 1);
+    case 'lengths':
+      return z.array(positive).max(field.most);
+    case 'sides':
+      return z.object({ left: positive, right: positive, top: positive, bottom: positive });
+    case 'size':
+      return z.object({ w: positive, h: positive });
+    case 'choice':
+      return z.enum(field.of);
+    case 'flag':
+      return z.boolean();
+  }
+};
+
+/** The schema of a design's `own`: every key may be absent, and then takes its default. */
+export const ownSchema = (fields: Fields): z.ZodObject<Record<string, z.ZodOptional<z.ZodType>>> =>
+  z.strictObject(Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, schemaOf(field).optional()])));
+
+export function usualOf(field: Field, unit: Unit): unknown {
+  if (field.kind === 'length') return field.usual?.[unit];
+  if (field.kind === 'choice') return field.of[0];
+  if (field.kind === 'flag') return field.usual ?? false;
+  return field.kind === 'lengths' ? [] : undefined;
+}
+
+/** What a design says of its build's own keys, with the defaults of the home unit for the rest. */
+export function ownOf<F extends Fields>(
+  fields: F,
+  given: Readonly<Record<string, unknown>> | undefined,
+  unit: Unit,
+): Own<F> {
+  const own: Record<string, unknown> = {};
+  for (const key in fields) own[key] = given?.[key] ?? usualOf(fields[key]!, unit);
+  return own as Own<F>;
+}

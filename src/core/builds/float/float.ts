@@ -1,0 +1,112 @@
+/**
+ * The edges shown: on a board with a border of it seen, or floated in a window; flat or raised on a hidden board.
+ * Source: handbook, builds 4; R15.
+ */
+import { type Length, type Size, grow, inches, mm, plus, size, times } from '../../units/length';
+import type { Notebook } from '../../working';
+import { type Layer, build } from '../build';
+import { aLength, both } from '../fields';
+import {
+  backingLayer,
+  glazingLayer,
+  layered,
+  packageAs,
+  pieceLayer,
+  rabbeted,
+  sheetKg,
+  spaced,
+  within,
+} from '../lay-up';
+import { DENSITY } from '../../materials';
+
+const NAME = { w: 'width', h: 'height' } as const;
+export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));
+/** The hidden board a raised float stands on. */
+export function liftBoard(piece: Size, inset: Length, book: Notebook): Size {
+  const of = (key: 'w' | 'h') =>
+    book.note(
+      `sizes.liftBoard.${key}`,
+      `lift board ${NAME[key]}`,
+      'piece − 2 × inset',
+      { piece: piece[key], inset },
+      plus(piece[key], times(inset, -2)),
+    );
+  return size(of('w'), of('h'));
+}
+
+export const float = build({
+  fields: {
+    floatBorder: aLength({ usual: both(inches(1), mm(25)) }),
+    raised: { kind: 'flag' },
+    inset: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
+    liftThickness: aLength({ usual: both(mm(5), mm(5)) }),
+    pads: { kind: 'flag' },
+    stripWidth: aLength({}),
+    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
+  },
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  work: { mount: 8 },
+  lay: (job, own) => {
+    const { design, piece, settings } = job;
+    const windowed = design.mats.length > 0;
+    const lift = own.raised ? liftBoard(piece.larger, own.inset, job.book) : undefined;
+    const lifting: Layer[] = lift
+      ? [
+          {
+            part: 'lift board',
+            name: 'Lift board',
+            colour: '#fdfcf8',
+            thickness: own.liftThickness,
+            size: lift,
+            kg: sheetKg(lift, own.liftThickness, DENSITY.foam),
+          },
+        ]
+      : [];
+    const raise = (layers: readonly Layer[]) =>
+      layers.flatMap((one) => (one.part === 'piece' ? [one, ...lifting] : [one]));
+    if (windowed) {
+      const floatGap = design.window.floatGap ?? settings.floatGap;
+      const laid = layered({ ...job, design: { ...design, window: { ...design.window, floatGap } } });
+      const layers = raise(laid.layers).map((one) =>
+        one.part === 'lift board' ? { ...one, size: within(one.size!, laid.package) } : one,
+      );
+      return { ...laid, layers, figures: lift ? { liftBoard: lift } : {} };
+    }
+    const board = packageAs(
+      job,
+      floatBoard(piece.larger, own.floatBorder),
+      'piece + 2 × border of board seen',
+      (key) => ({
+        piece: piece.larger[key],
+        'border of board seen': own.floatBorder,
+      }),
+    );
+    const mount = job.mountBoard;
+    const under: Layer = mount
+      ? {
+          part: 'mount board',
+          name: mount.name,
+          colour: mount.colour,
+          thickness: mount.thickness,
+          size: board,
+          sheet: mount,
+          group: 'mat',
+          kg: sheetKg(board, mount.thickness, DENSITY.mat),
+        }
+      : {
+          part: 'mount board',
+          name: 'Float board',
+          colour: '#f4ecdd',
+          thickness: settings.spacerMat,
+          size: board,
+          kg: sheetKg(board, settings.spacerMat, DENSITY.mat),
+        };
+    const laid = rabbeted(job, {
+      package: board,
+      layers: [...glazingLayer(job, board), pieceLayer(job), ...lifting, under, backingLayer(job, board)],
+      figures: { board, ...(lift ? { liftBoard: lift } : {}) },
+    });
+    return job.glazing.type === 'none' ? laid : spaced(job, laid, own.stripWidth, own.stripDepth);
+  },
+});

@@ -1,0 +1,144 @@
+/** A garment or textile on an insert board, pinned or stitched along its held edges. Source: handbook, builds 9; R47, R57, R63. */
+import { DENSITY } from '../../materials';
+import { type Length, type Size, UNITS_PER_MM, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
+import type { Notebook } from '../../working';
+import { type Loose, build } from '../build';
+import { aLength, both } from '../fields';
+import {
+  backingLayer,
+  glazingLayer,
+  matLayersOf,
+  matted,
+  mountLayer,
+  packageAs,
+  pieceLayer,
+  rabbeted,
+  sheetKg,
+} from '../lay-up';
+
+interface Cloth {
+  readonly flatWidth: Length;
+  readonly visibleHeight: Length;
+  readonly garmentHeight: Length | undefined;
+  readonly stretch: Length;
+  readonly tuck: Length;
+}
+/** The board inside: the width stretched a little, the height with what is tucked away, never taller than the garment. */
+export function insertOf({ flatWidth, visibleHeight, garmentHeight, stretch, tuck }: Cloth, book: Notebook): Size {
+  const w = book.note(
+    'sizes.insert.w',
+    'insert width',
+    'flat width + stretch',
+    { 'flat width': flatWidth, stretch },
+    plus(flatWidth, stretch),
+  );
+  const tall = plus(visibleHeight, tuck);
+  const inputs = { 'height seen': visibleHeight, tuck };
+  const h =
+    garmentHeight === undefined
+      ? book.note('sizes.insert.h', 'insert height', 'height seen + tuck', inputs, tall)
+      : book.note(
+          'sizes.insert.h',
+          'insert height',
+          'smaller of (height seen + tuck, garment height)',
+          { ...inputs, 'garment height': garmentHeight },
+          smaller(tall, garmentHeight),
+        );
+  return size(w, h);
+}
+/** Pins or stitches along an edge: `max(2, round(edge / 100 mm) + 1)`, half up, 100 mm whatever the unit (R57). */
+export const pinsOn = (edge: Length): number => Math.max(2, Math.floor(edge / (100 * UNITS_PER_MM) + 0.5) + 1);
+
+/** A sleeve's board: right-angled at the cuff, its long edge the outer length, the other the under-arm length. */
+export interface SleeveBoard {
+  readonly cuff: Length;
+  readonly outer: Length;
+  readonly under: Length;
+}
+
+export const garment = build({
+  fields: {
+    flatWidth: aLength({}),
+    visibleHeight: aLength({}),
+    garmentHeight: aLength({}),
+    stretch: aLength({ usual: both(inches(1), mm(25)), zero: true }),
+    tuck: aLength({ usual: both(inches(2), mm(50)), zero: true }),
+    heldEdges: { kind: 'lengths', most: 20 },
+    sleeveCuff: aLength({}),
+    sleeveOuter: aLength({}),
+    sleeveUnder: aLength({}),
+    insertThickness: aLength({ usual: both(mm(5), mm(5)) }),
+    margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
+  },
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  work: { prepare: 15, mount: 50 },
+  lay: (job, own) => {
+    const { piece, book } = job;
+    const insert = insertOf(
+      {
+        flatWidth: own.flatWidth ?? piece.larger.w,
+        visibleHeight: own.visibleHeight ?? piece.larger.h,
+        garmentHeight: own.garmentHeight,
+        stretch: own.stretch,
+        tuck: own.tuck,
+      },
+      book,
+    );
+    const mat = matted(job);
+    const pack =
+      mat?.package ??
+      packageAs(job, grow(piece.larger, times(own.margin, 2)), 'garment as laid + 2 × margin', (key) => ({
+        'garment as laid': piece.larger[key],
+        margin: own.margin,
+      }));
+    const pins = own.heldEdges.map(pinsOn);
+    const total = pins.reduce((sum, one) => sum + one, 0);
+    const sleeve =
+      own.sleeveCuff && own.sleeveOuter && own.sleeveUnder
+        ? { cuff: own.sleeveCuff, outer: own.sleeveOuter, under: own.sleeveUnder }
+        : undefined;
+    const loose: Loose[] = [
+      { part: 'insert board', name: 'Insert, edges rounded', count: 1, size: insert, into: true },
+      ...(sleeve
+        ? [
+            {
+              part: 'sleeve board',
+              name: 'Sleeve, right-angled at the cuff',
+              count: 2,
+              width: sleeve.cuff,
+              length: sleeve.outer,
+              height: sleeve.under,
+              into: true,
+            },
+          ]
+        : []),
+    ];
+    const inside = {
+      part: 'insert',
+      name: 'Insert',
+      colour: '#fdfcf8',
+      thickness: own.insertThickness,
+      kg: sheetKg(insert, own.insertThickness, DENSITY.foam),
+    } as const;
+    return rabbeted(job, {
+      package: pack,
+      matted: mat,
+      layers: [
+        ...glazingLayer(job, pack),
+        ...(mat ? matLayersOf(job, mat, pack) : []),
+        pieceLayer(job),
+        inside,
+        ...mountLayer(job, pack),
+        backingLayer(job, pack),
+      ],
+      loose,
+      hardware: total > 0 ? [{ item: 'pin', count: total }] : [],
+      figures: {
+        insert,
+        ...(sleeve ? { sleeveCuff: sleeve.cuff, sleeveOuter: sleeve.outer, sleeveUnder: sleeve.under } : {}),
+      },
+      counts: { pins: total, pinsPerEdge: pins.join(' ') },
+    });
+  },
+});

@@ -1,0 +1,42 @@
+/** A canvas or panel in a rabbeted frame without glass, held by clips. Source: handbook, builds 6. */
+import { type Length, inches, length, minus, mm } from '../../units/length';
+import type { Notebook } from '../../working';
+import { build } from '../build';
+import { aLength } from '../fields';
+import { packageOfPiece, pieceLayer, rabbeted } from '../lay-up';
+
+/** How far the piece stands out behind the rabbet, and the clips that takes. */
+export function clipsFor(
+  pieceDepth: Length,
+  rabbetDepth: Length,
+  book: Notebook,
+): { proud: Length; clips: 'ordinary' | 'offset' } {
+  const proud = book.note(
+    'sizes.proud',
+    'stands out behind',
+    'larger of (piece depth − rabbet depth, 0)',
+    { 'piece depth': pieceDepth, 'rabbet depth': rabbetDepth },
+    pieceDepth > rabbetDepth ? minus(pieceDepth, rabbetDepth) : length(0),
+  );
+  return { proud, clips: proud > 0 ? 'offset' : 'ordinary' };
+}
+
+export const openCanvas = build({
+  fields: { pieceDepth: aLength({}) },
+  uses: ['moulding'],
+  allowance: (settings) => (settings.homeUnit === 'in' ? inches(0, 1, 4) : mm(6)),
+  work: { fit: 4 },
+  lay: (job, own) => {
+    const pieceDepth = own.pieceDepth ?? job.design.piece.thickness;
+    const { proud, clips } = clipsFor(pieceDepth, (job.inner[0] ?? job.moulding).rabbetDepth, job.book);
+    return rabbeted(job, {
+      package: packageOfPiece(job),
+      layers: [pieceLayer(job, pieceDepth)],
+      hardware: [{ item: clips === 'offset' ? 'offset clip' : 'clip', count: 8 }],
+      figures: { proud },
+      counts: { clips },
+      depth: undefined,
+      held: 'nothing',
+    });
+  },
+});

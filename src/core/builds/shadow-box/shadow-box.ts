@@ -1,0 +1,156 @@
+/**
+ * An object behind glass in a box with lined sides. `innerDepth = rabbetDepth − glazing − mountBoard − backing −
+ * fastenerRoom`. Source: handbook, builds 8; R15, R26, R58.
+ */
+import { DENSITY } from '../../materials';
+import { type Length, type Size, grow, inches, minus, mm, plus, size, times } from '../../units/length';
+import type { Notebook } from '../../working';
+import { type Layer, type Loose, build } from '../build';
+import { aLength, both } from '../fields';
+import { backingLayer, glazingLayer, matLayersOf, matted, packageAs, pieceLayer, rabbeted, sheetKg } from '../lay-up';
+
+interface Depths {
+  readonly rabbetDepth: Length;
+  readonly glazing: Length;
+  readonly mountBoard: Length;
+  readonly backing: Length;
+  readonly fastenerRoom: Length;
+}
+export function innerDepthOf(
+  { rabbetDepth, glazing, mountBoard, backing, fastenerRoom }: Depths,
+  book: Notebook,
+): Length {
+  return book.note(
+    'sizes.innerDepth',
+    'depth inside the box',
+    'rabbet depth − glazing − mount board − backing − room for fasteners',
+    { 'rabbet depth': rabbetDepth, glazing, 'mount board': mountBoard, backing, 'room for fasteners': fastenerRoom },
+    minus(rabbetDepth, glazing, mountBoard, backing, fastenerRoom),
+  );
+}
+/** The rabbet that would hold object and clearance. */
+export function rabbetNeeded(
+  objectDepth: Length,
+  clearance: Length,
+  { glazing, mountBoard, backing, fastenerRoom }: Depths,
+  book: Notebook,
+): Length {
+  return book.note(
+    'sizes.rabbetDepthNeeded',
+    'rabbet depth needed',
+    'object + clearance + glazing + mount board + backing + room for fasteners',
+    { object: objectDepth, clearance, glazing, 'mount board': mountBoard, backing, 'room for fasteners': fastenerRoom },
+    plus(objectDepth, clearance, glazing, mountBoard, backing, fastenerRoom),
+  );
+}
+/** Side strips: one pair the full package, the other between them. */
+export const sideStrips = (
+  pack: Size,
+  thickness: Length,
+  full: 'upright' | 'across',
+): { across: Length; upright: Length } => {
+  const less = times(thickness, -2);
+  return full === 'upright'
+    ? { across: plus(pack.w, less), upright: pack.h }
+    : { across: pack.w, upright: plus(pack.h, less) };
+};
+
+export const shadowBox = build({
+  fields: {
+    objectDepth: aLength({}),
+    clearance: aLength({ usual: both(inches(0, 1, 4), mm(6)), zero: true }),
+    margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
+    stripThickness: aLength({ usual: both(mm(6.4), mm(6.4)) }),
+    full: { kind: 'choice', of: ['upright', 'across'] },
+    package: { kind: 'size' },
+  },
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  allowance: (settings) => settings.allowance,
+  work: { mount: 35 },
+  lay: (job, own) => {
+    const { design, settings, book, piece } = job;
+    const { margin, stripThickness } = own;
+    const floor = grow(piece.larger, times(margin, 2));
+    const mat = matted({ ...job, design: { ...design, window: { ...design.window, floatGap: margin } } });
+    const pack =
+      mat?.package ??
+      (own.package &&
+        packageAs(job, own.package, 'package as given', (key) => ({ 'package as given': own.package![key] }))) ??
+      packageAs(job, grow(floor, times(stripThickness, 2)), 'object + 2 × margin + 2 × strip thickness', (key) => ({
+        object: piece.larger[key],
+        margin,
+        'strip thickness': stripThickness,
+      }));
+    const holding = job.inner[0] ?? job.moulding;
+    const mats = mat ? matLayersOf(job, mat, pack) : [];
+    const glass = plus(
+      job.glazing.type === 'none' ? times(margin, 0) : job.glazing.thickness,
+      ...mats.map((one) => one.thickness),
+    );
+    const mountBoard = job.mountBoard?.thickness ?? mm(5);
+    const depths = {
+      rabbetDepth: holding.rabbetDepth,
+      glazing: glass,
+      mountBoard,
+      backing: job.backing.thickness,
+      fastenerRoom: settings.fastenerRoom,
+    };
+    const objectDepth = own.objectDepth ?? design.piece.thickness;
+    const innerDepth = innerDepthOf(depths, book);
+    const strips = sideStrips(pack, stripThickness, own.full);
+    const strip = {
+      part: 'side strip',
+      name: 'Side strip, mat on foam board',
+      count: 2,
+      width: stripThickness,
+      height: innerDepth,
+      into: true,
+    };
+    const loose: Loose[] = [
+      { ...strip, length: strips.upright },
+      { ...strip, length: strips.across },
+    ];
+    const board: Layer = job.mountBoard
+      ? {
+          part: 'mount board',
+          name: job.mountBoard.name,
+          colour: job.mountBoard.colour,
+          thickness: mountBoard,
+          size: pack,
+          sheet: job.mountBoard,
+          group: 'mat',
+          kg: sheetKg(pack, mountBoard, DENSITY.mat),
+        }
+      : {
+          part: 'mount board',
+          name: 'Foam board 5 mm',
+          colour: '#fdfcf8',
+          thickness: mountBoard,
+          size: pack,
+          kg: sheetKg(pack, mountBoard, DENSITY.foam),
+        };
+    const sides: Layer = {
+      part: 'side strips',
+      name: 'Side strips',
+      colour: '#efe6d2',
+      thickness: innerDepth > 0 ? innerDepth : objectDepth,
+      kg: 0,
+    };
+    return rabbeted(job, {
+      package: pack,
+      matted: mat,
+      layers: [...glazingLayer(job, pack), ...mats, sides, board, backingLayer(job, pack)],
+      loose,
+      figures: {
+        innerDepth,
+        rabbetDepthNeeded: rabbetNeeded(objectDepth, own.clearance, depths, book),
+        visibleFloor: size(minus(pack.w, times(stripThickness, 2)), minus(pack.h, times(stripThickness, 2))),
+        floorWanted: floor,
+        object: objectDepth,
+      },
+      counts: { clearanceKept: plus(objectDepth, own.clearance) <= innerDepth },
+      box: { objectDepth, clearance: own.clearance, innerDepth },
+      weighedBeside: pieceLayer(job).kg,
+    });
+  },
+});

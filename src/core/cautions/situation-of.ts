@@ -1,0 +1,152 @@
+/** The facts of a worked-out design, for the rules. Written field by field: this runs at every keystroke. */
+import type { Job, Laid } from '../builds/build';
+import type { Hanging } from '../parts/hanging';
+import type { Stack } from '../parts/stack';
+import { type Weight, mouldingLimitKg } from '../parts/weight';
+import type { Sizes } from '../sizes';
+import { widening } from '../sizing/match';
+import { larger, minus } from '../units/length';
+import type { Situation } from './situation';
+
+interface Worked {
+  readonly job: Job;
+  readonly laid: Laid;
+  readonly sizes: Sizes;
+  readonly stack: Stack;
+  readonly weight: Weight;
+  readonly hanging: Hanging | undefined;
+}
+type Facts = { -readonly [K in keyof Situation]: Situation[K] };
+
+function matFacts(facts: Facts, { job, sizes: { matted } }: Worked): void {
+  const { design, piece } = job;
+  if (!matted) {
+    facts.edge = 'no mat';
+    return;
+  }
+  // The windows of several are made from their own pieces; one window is held against the piece on the desk.
+  const first = design.several ? matted.windows[0] : undefined;
+  facts.edge = matted.edge;
+  facts.opening = first ?? matted.opening;
+  facts.piece = first?.piece ?? piece.smaller;
+  facts.overlap = design.window.overlap;
+  facts.border = matted.border;
+  if (matted.sheetUnder) facts.sheetUnder = matted.sheetUnder;
+  if (matted.bridge === undefined) return;
+  const top = matted.layers[0]!.border;
+  facts.bridges = [matted.bridge, top.left, top.right, top.top, top.bottom];
+}
+
+function materialFacts(facts: Facts, { job, laid }: Worked): void {
+  const boards: NonNullable<Situation['boards']>[number][] = [];
+  facts.glazing = 'none';
+  facts.coated = false;
+  facts.uv = job.glazing.uv;
+  facts.spacers = false;
+  for (const { part, name, sheet, size, group } of laid.layers) {
+    if (part === 'glazing' && job.glazing.type !== 'none') {
+      facts.glazing = job.glazing.type;
+      facts.coated = job.glazing.coated;
+      if (size && sheet) facts.glass = { size, largest: sheet.largest };
+    } else if (part === 'mirror') facts.glazing = 'mirror';
+    else if (part === 'spacer' || part === 'side strips') facts.spacers = true;
+    if (!sheet || !size || group === 'glazing') continue;
+    boards.push({ name, size, largest: sheet.largest });
+    if (!sheet.archival && facts.notArchival === undefined) facts.notArchival = name;
+  }
+  facts.boards = boards;
+  facts.acidFree = boards.length > 0 && facts.notArchival === undefined;
+  facts.hiddenSpacer = laid.matted ? laid.matted.spacer !== undefined : facts.spacers;
+}
+
+function frameFacts(facts: Facts, { job: { design }, sizes }: Worked): void {
+  const outer = sizes.frames.at(-1);
+  if (!outer) return;
+  const { moulding, outside } = outer;
+  facts.outside = outside;
+  facts.faceWidth = moulding.faceWidth;
+  facts.mouldingLimit = mouldingLimitKg(moulding);
+  if (outer.rabbet) {
+    facts.rabbetWidth = moulding.rabbetWidth;
+    facts.allowance = design.frame.allowance;
+  }
+  const wanted = design.frame.outside;
+  if (wanted && outer.rabbet) {
+    const of = (key: 'w' | 'h') =>
+      widening(wanted[key], { package: outer.package[key], allowance: design.frame.allowance }, moulding);
+    facts.widening = { w: of('w'), h: of('h') };
+  }
+  for (const frame of sizes.frames) {
+    const { stick } = frame.moulding;
+    if (stick === undefined) continue;
+    for (const { longPoint: leg } of frame.legs)
+      if (!facts.longestLeg || leg - stick > facts.longestLeg.leg - facts.longestLeg.stick!)
+        facts.longestLeg = { leg, stick };
+  }
+}
+
+function hangingFacts(facts: Facts, hanging: Hanging | undefined): void {
+  if (!hanging) {
+    facts.hung = 'hooks';
+    return;
+  }
+  const wired = hanging.by === 'wire';
+  facts.hung = hanging.by;
+  facts.ringDrop = hanging.ringDrop;
+  if (wired && !hanging.noWire) facts.rise = hanging.rise;
+  facts.ratingNeeded = wired ? hanging.ringKg : hanging.hooks.kg;
+  facts.hangerFound = hanging.noWire || hanging.choose !== undefined;
+}
+
+/** `framed`: there is a frame whose lip, strength and hanging matter. */
+export function situationOf(worked: Worked, framed: boolean): Situation {
+  const { job, laid, sizes, stack, weight } = worked;
+  const { design, piece } = job;
+  const facts: Facts = {
+    build: design.build,
+    pieceLarger: piece.larger,
+    outOfSquare: larger(minus(piece.larger.w, piece.smaller.w), minus(piece.larger.h, piece.smaller.h)),
+    package: sizes.package,
+    medium: design.piece.kind,
+    irreplaceable: design.piece.irreplaceable,
+    signed: design.piece.signed,
+    damaged: design.piece.damaged ?? false,
+    thickPaint: design.piece.thickPaint ?? false,
+    keyed: design.piece.keyed ?? false,
+    mats: laid.matted ? design.mats.length : 0,
+    mount: design.mount ?? (design.build === 'dry-mount' ? 'dry mount' : 'hinges'),
+    weight: weight.kg,
+  };
+  if (sizes.visibleBorder) facts.visibleBorder = sizes.visibleBorder;
+  if (!design.several) facts.packageMost = laid.packageMost ?? sizes.package;
+  if (stack.room !== undefined && !laid.box) {
+    facts.room = stack.room;
+    facts.stack = stack.total;
+  }
+  if (laid.box) {
+    const { objectDepth, clearance, innerDepth } = laid.box;
+    facts.objectDepth = objectDepth;
+    facts.clearance = clearance;
+    facts.innerDepth = innerDepth;
+    facts.depthBehindMat = innerDepth;
+    const needed = laid.figures.rabbetDepthNeeded;
+    if (typeof needed === 'number') facts.rabbetNeeded = needed;
+  }
+  if (laid.gap !== undefined) {
+    facts.gap = laid.gap;
+    facts.fixing = String(design.own?.fixing ?? 'oversized holes');
+    const off = laid.figures.shimsOff;
+    if (typeof off === 'number') facts.shimsOff = off;
+  }
+  if (framed) frameFacts(facts, worked);
+  hangingFacts(facts, worked.hanging);
+  if (design.place) facts.place = design.place;
+  if (design.finish) facts.finish = design.finish;
+  if (design.value !== undefined) {
+    facts.declaredValue = design.value;
+    facts.shopLimit = job.settings.valueLimit;
+  }
+  matFacts(facts, worked);
+  materialFacts(facts, worked);
+  return facts;
+}

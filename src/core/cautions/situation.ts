@@ -1,0 +1,80 @@
+/**
+ * What the rules look at, as plain facts, each of which may be unknown. A worked-out design is turned into one; the
+ * open sums may give one by hand. A rule whose facts are unknown does not fire.
+ */
+import type { Widening } from '../sizing/match';
+import type { Length, Sides, Size } from '../units/length';
+
+export interface Situation {
+  readonly build?: string;
+  readonly edge?: 'covered' | 'floated' | 'part' | 'no mat';
+  /** The smaller measures where the window covers, else the larger. */
+  readonly piece?: Size;
+  readonly pieceLarger?: Size;
+  readonly opening?: Size;
+  readonly overlap?: Length;
+  readonly outOfSquare?: Length;
+  readonly sheetUnder?: Sides;
+  readonly border?: Pick<Sides, 'top' | 'bottom'>;
+  readonly visibleBorder?: Sides;
+  readonly package?: Size;
+  /** The largest package that the frame takes. */
+  readonly packageMost?: Size;
+  readonly bridges?: readonly Length[];
+  readonly medium?: string;
+  readonly irreplaceable?: boolean;
+  readonly signed?: boolean;
+  readonly damaged?: boolean;
+  readonly thickPaint?: boolean;
+  readonly glazing?: 'glass' | 'acrylic' | 'none' | 'mirror';
+  readonly uv?: boolean;
+  readonly coated?: boolean;
+  readonly mats?: number;
+  readonly spacers?: boolean;
+  readonly hiddenSpacer?: boolean;
+  readonly depthBehindMat?: Length;
+  readonly mount?: string;
+  readonly acidFree?: boolean;
+  /** The first material that is not acid-free. */
+  readonly notArchival?: string;
+  readonly stack?: Length;
+  readonly room?: Length;
+  readonly filler?: Length;
+  readonly objectDepth?: Length;
+  readonly clearance?: Length;
+  readonly innerDepth?: Length;
+  readonly rabbetNeeded?: Length;
+  readonly rabbetWidth?: Length;
+  readonly allowance?: Length;
+  readonly faceWidth?: Length;
+  readonly weight?: number;
+  readonly mouldingLimit?: number;
+  readonly outside?: Size;
+  readonly hung?: 'wire' | 'hooks' | 'sawtooth';
+  readonly ringDrop?: Length;
+  readonly rise?: Length;
+  /** Rated kilograms that are needed, and whether any stocked hanger has them. */
+  readonly ratingNeeded?: number;
+  readonly hangerFound?: boolean;
+  readonly widening?: { readonly w: Widening; readonly h: Widening };
+  readonly keyed?: boolean;
+  readonly fixing?: string;
+  readonly gap?: Length;
+  readonly shimsOff?: Length;
+  readonly screw?: Length;
+  readonly floor?: Length;
+  readonly riser?: Length;
+  readonly bar?: Length;
+  readonly plateWidth?: Length;
+  readonly place?: string;
+  readonly finish?: string;
+  readonly cleaner?: 'liquid' | 'propellant' | 'none';
+  readonly promised?: string;
+  readonly materialHere?: string;
+  readonly declaredValue?: number;
+  readonly shopLimit?: number;
+  readonly unticked?: readonly string[];
+  readonly boards?: readonly { readonly name: string; readonly size: Size; readonly largest?: Size | undefined }[];
+  readonly glass?: { readonly size: Size; readonly largest?: Size | undefined };
+  readonly longestLeg?: { readonly leg: Length; readonly stick?: Length | undefined };
+}

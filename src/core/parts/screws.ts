@@ -1,0 +1,61 @@
+/** Screws from behind, and pins through a strip. Source: handbook, depth and hanging, "Screws and pins"; R29, R39. */
+import type { Settings } from '../settings';
+import { type Length, length, minus, plus } from '../units/length';
+
+/** A fraction of a length, to the nearest unit, half up. */
+const part = (of: Length, top: number, bottom: number): Length =>
+  length(Math.floor((2 * of * top + bottom) / (2 * bottom)));
+
+export interface Screw {
+  readonly atLeast: Length;
+  readonly atMost: Length;
+  /** The longest stocked one in the range. */
+  readonly recommend: Length | undefined;
+}
+/** `f + u + b/3 ≤ length ≤ f + u + 2b/3`, and never within the clearance of the face. */
+export function screwFor(
+  floor: Length,
+  riser: Length,
+  bar: Length,
+  settings: Pick<Settings, 'screws' | 'screwClear'>,
+): Screw {
+  const through = plus(floor, riser);
+  const stop = minus(plus(through, bar), settings.screwClear);
+  const allowed = (one: Length) => 3 * one >= 3 * through + bar && 3 * one <= 3 * through + 2 * bar && one <= stop;
+  return {
+    atLeast: plus(through, part(bar, 1, 3)),
+    atMost: length(Math.min(through + part(bar, 2, 3), stop)),
+    recommend: settings.screws.filter(allowed).at(-1),
+  };
+}
+/** What is wrong with a screw of this length: its point comes too near the face, or it holds too little. */
+export function screwWrong(
+  screw: Length,
+  floor: Length,
+  riser: Length,
+  bar: Length,
+  clear: Length,
+): 'screw-through' | 'screw-short' | undefined {
+  const through = plus(floor, riser);
+  if (plus(through, bar) - screw < clear) return 'screw-through';
+  return 3 * screw < 3 * through + bar ? 'screw-short' : undefined;
+}
+
+/** One up to 12 in (300 mm), else one each 16 in (400 mm) and at least two. */
+export const screwsOnSide = (
+  side: Length,
+  { oneScrew, screwStep }: Pick<Settings, 'oneScrew' | 'screwStep'>,
+): number => (side <= oneScrew ? 1 : Math.max(2, Math.ceil(side / screwStep)));
+
+/** Holes by gauge: clearance and pilot in millimetres. */
+export const HOLES = { '#4': [3.0, 1.6], '#6': [3.6, 2.0], '#8': [4.3, 2.8] } as const;
+export const USUAL_GAUGE = '#6';
+
+/** Pins through a spacer strip into the rabbet's wall. */
+export function pinsThrough(strip: Length, wall: Length, stripLength: Length, settings: Pick<Settings, 'pinStep'>) {
+  return {
+    atLeast: plus(strip, part(wall, 1, 3)),
+    atMost: plus(strip, part(wall, 2, 3)),
+    count: Math.max(3, Math.ceil(stripLength / settings.pinStep)),
+  };
+}

@@ -1,0 +1,104 @@
+/**
+ * One sum by itself: a body of texts in, the same words and number formats out. A topic reads what it is given, asks
+ * the core's own functions, and says the answer; it holds no formula. What was noted on the way can be shown.
+ */
+import { z } from 'zod';
+import { type Issue, type Outcome, bad, good } from '../issue';
+import { type Complaint, LengthReader, type LengthText, lengthField, sidesField, sizeField } from '../open/reader';
+import { type Settings, defaultSettings } from '../settings';
+import { FINEST, formatLength } from '../units/format-length';
+import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM, size } from '../units/length';
+import { DECIMAL } from '../units/rational';
+import { Notebook, type Workings } from '../working';
+
+export const L = lengthField.optional();
+export const sizeL = sizeField.optional();
+export const sidesL = sidesField.optional();
+export const unitL = z.enum(['in', 'mm']).optional();
+/** A number with its sign or unit: `5 %`, `0.25°`, `2.6 kg`. */
+export const figure = z.union([z.string().max(60), z.number()]).optional();
+type FigureText = z.output<typeof figure>;
+type SizeText = { w: LengthText; h: LengthText };
+type SidesText = { left: LengthText; right: LengthText; top: LengthText; bottom: LengthText };
+
+/** As exact as it is: inches where they are whole in 1/64, else millimetres to the last unit. */
+export function exactText(of: Length, unit: Unit): string {
+  if (unit === 'in' && of % FINEST.in === 0) return `${formatLength(of, 'in', FINEST.in).replace('−', '-')} in`;
+  return `${of / UNITS_PER_MM} mm`;
+}
+
+/** What a topic asks of its body and how it says its answer. */
+export class Sum extends LengthReader {
+  readonly settings: Settings;
+  constructor(
+    unit: Unit,
+    readonly book: Notebook,
+  ) {
+    super(unit);
+    this.settings = defaultSettings(unit);
+  }
+
+  len(path: string, value: LengthText | undefined, otherwise: Length): Length {
+    return this.read(path, value, otherwise, true);
+  }
+  some(path: string, value: LengthText | undefined): Length | undefined {
+    return this.maybe(path, value, true);
+  }
+  area(path: string, value: SizeText | undefined): Size | undefined {
+    return value && size(this.len(`${path}.w`, value.w, 1 as Length), this.len(`${path}.h`, value.h, 1 as Length));
+  }
+  edges(path: string, value: SidesText | undefined): Sides | undefined {
+    if (!value) return undefined;
+    const of = (key: keyof Sides) => this.len(`${path}.${key}`, value[key], 1 as Length);
+    return { left: of('left'), right: of('right'), top: of('top'), bottom: of('bottom') };
+  }
+  /** A decimal text without its unit, or a complaint. */
+  number(path: string, value: FigureText, otherwise: string): string {
+    if (value === undefined) return otherwise;
+    const text = String(value)
+      .trim()
+      .replace(/\s*(%|°|kg\/m3|kg|mm2|mm²)$/, '');
+    if (DECIMAL.test(text)) return text;
+    this.complain(path, 'number-wrong', { typed: String(value) });
+    return otherwise;
+  }
+
+  say = (of: Length): string => exactText(of, this.unit);
+  saySize = (of: Size) => ({ w: this.say(of.w), h: this.say(of.h) });
+  saySides = (of: Sides) => ({
+    left: this.say(of.left),
+    right: this.say(of.right),
+    top: this.say(of.top),
+    bottom: this.say(of.bottom),
+  });
+  /** Millimetres to a hundredth, for figures that are not whole in any unit. */
+  mm2 = (of: number): string => `${(of / UNITS_PER_MM).toFixed(2)} mm`;
+}
+
+export type Answer = Readonly<Record<string, unknown>>;
+export interface Topic {
+  readonly title: string;
+  readonly body: z.ZodType;
+  readonly answer: (given: never, sum: Sum) => Answer | Issue[];
+}
+/** Lets a topic be checked against its own body. */
+export const topic = <B extends z.ZodType>(of: {
+  title: string;
+  body: B;
+  answer: (given: z.output<B>, sum: Sum) => Answer | Issue[];
+}): Topic => of as unknown as Topic;
+
+export interface Summed {
+  readonly answer: Answer;
+  readonly workings: Workings;
+}
+
+/** Works one topic out; the body's shape has been checked by `topic.body`. */
+export function sumUp(of: Topic, body: { unit?: Unit }, home: Unit): Outcome<Summed> {
+  const book = new Notebook();
+  const sum = new Sum(body.unit ?? home, book);
+  const result = of.answer(body as never, sum);
+  if (sum.complaints.length > 0) return bad(...sum.complaints.map((one: Complaint): Issue => ({ ...one })));
+  if (Array.isArray(result)) return bad(...(result as Issue[]));
+  return good({ answer: result as Answer, workings: book.workings });
+}

@@ -1,0 +1,150 @@
+'use client';
+/** What one build asks beyond the rest: its fields, as its folder declares them. */
+import { useState } from 'react';
+import { BUILDS } from '@/core/builds';
+import { type Field, usualOf } from '@/core/builds/fields';
+import { fieldText } from '@/core/units/format-length';
+import type { Length, Sides, Unit } from '@/core/units/length';
+import { parseLength } from '@/core/units/parse-length';
+import { choiceName, fieldName } from '@/words/builds';
+import { sayIssue } from '@/words/issues';
+import styles from './desk.module.css';
+import { Choose, Measure, TextField, Tick } from './inputs';
+import type { SectionProps } from './sections';
+
+const SEAT = [
+  ['Inside width, top', 'top'],
+  ['Inside width, bottom', 'bottom'],
+  ['Inside height, left', 'left'],
+  ['Inside height, right', 'right'],
+] as const;
+
+/** Several lengths in one field, with commas between them; taken when all of them can be read. */
+function Lengths({
+  label,
+  name,
+  value,
+  unit,
+  onChange,
+}: {
+  label: string;
+  name: string;
+  value: readonly Length[];
+  unit: Unit;
+  onChange: (value: readonly Length[]) => void;
+}) {
+  const [text, setText] = useState(value.map((one) => fieldText(one, unit)).join(', '));
+  const read = text
+    .split(',')
+    .filter((part) => part.trim())
+    .map((part) => parseLength(part, { unit }));
+  const wrong = read.find((one) => !one.ok);
+  return (
+    <div>
+      <TextField
+        label={label}
+        name={name}
+        value={text}
+        most={300}
+        onChange={(to) => {
+          setText(to);
+          const parts = to.split(',').filter((part) => part.trim());
+          const all = parts.map((part) => parseLength(part, { unit }));
+          if (all.every((one) => one.ok)) onChange(all.map((one) => one.value));
+        }}
+      />
+      <p className={styles.aside}>
+        {wrong && !wrong.ok ? sayIssue(wrong.issues[0]!, unit) : 'Collar, sides, cuffs, hem: with commas between'}
+      </p>
+    </div>
+  );
+}
+
+function OneField({ name, field, piece, unit, desk, shop }: SectionProps & { name: string; field: Field }) {
+  const { own } = piece.design;
+  const put = (value: unknown) => desk.put(['own'], { ...own, [name]: value });
+  const usual = usualOf(field, shop.homeUnit);
+  const value = own?.[name] ?? usual;
+  switch (field.kind) {
+    case 'length':
+      return (
+        <Measure
+          label={fieldName(name)}
+          path={['own', name]}
+          usual={usual as Length | undefined}
+          hint={usual === undefined ? 'may stay empty' : ''}
+          piece={piece}
+          unit={unit}
+          desk={desk}
+        />
+      );
+    case 'flag':
+      return <Tick label={fieldName(name)} checked={value as boolean} onChange={put} />;
+    case 'choice':
+      return (
+        <Choose
+          label={fieldName(name)}
+          name={`own.${name}`}
+          value={value as string}
+          options={field.of.map((code) => ({ code, name: choiceName(code) }))}
+          onChange={put}
+        />
+      );
+    case 'lengths':
+      return (
+        <Lengths label={fieldName(name)} name={`own.${name}`} value={value as Length[]} unit={unit} onChange={put} />
+      );
+    case 'sides':
+      return (
+        <Seat name={name} seat={own?.[name] as Sides | undefined} piece={piece} unit={unit} desk={desk} shop={shop} />
+      );
+    case 'size':
+      return null;
+  }
+}
+
+/** A frame the customer brings, measured inside at both ends. */
+function Seat({
+  name,
+  seat,
+  piece,
+  unit,
+  desk,
+}: Omit<SectionProps, 'worked'> & { name: string; seat: Sides | undefined }) {
+  const { width, height } = piece.design.piece;
+  if (!seat)
+    return (
+      <button
+        type="button"
+        className={styles.link}
+        onClick={() =>
+          desk.put(['own'], { ...piece.design.own, [name]: { top: width, bottom: width, left: height, right: height } })
+        }
+      >
+        Measure the rabbet of the frame
+      </button>
+    );
+  return (
+    <div className={styles.pair}>
+      {SEAT.map(([label, side]) => (
+        <Measure key={side} label={label} path={['own', name, side]} piece={piece} unit={unit} desk={desk} />
+      ))}
+    </div>
+  );
+}
+
+/** Short fields two in a row, the others each in their own. */
+export function BuildFields(props: Omit<SectionProps, 'worked'>) {
+  const fields = Object.entries(BUILDS[props.piece.design.build].fields);
+  const lengths = fields.filter(([, field]) => field.kind === 'length');
+  const others = fields.filter(([, field]) => field.kind !== 'length');
+  const show = ([name, field]: (typeof fields)[number]) => (
+    <OneField key={name} name={name} field={field} worked={undefined} {...props} />
+  );
+  return (
+    <>
+      {others.map(show)}
+      {lengths.length > 0 && <div className={styles.pair}>{lengths.map(show)}</div>}
+    </>
+  );
+}

@@ -1,0 +1,170 @@
+/** The trade's names for builds, what each asks, what it is made of, and its figures. */
+import type { BuildCode } from '@/core/builds';
+
+const BUILDS: Readonly<Record<BuildCode, string>> = {
+  'window-mat': 'Window mat',
+  bare: 'No mat',
+  'dry-mount': 'Dry mounted',
+  float: 'Floated',
+  floater: 'Floater frame',
+  'open-canvas': 'Canvas in a rabbet',
+  tray: 'Tray',
+  'shadow-box': 'Shadow box',
+  garment: 'Garment',
+  fabric: 'Fabric over a board',
+  'glass-sandwich': 'Between two panes',
+  'metal-sections': 'Metal sections',
+  'customer-frame': 'Customer’s own frame',
+  mirror: 'Mirror',
+};
+const FIELDS: Readonly<Record<string, string>> = {
+  spacers: 'Spacer strips under the glass',
+  stripWidth: 'Strip width',
+  stripDepth: 'Strip depth',
+  excess: 'Board larger, a side',
+  floatBorder: 'Board seen round it',
+  raised: 'Raised on a hidden board',
+  inset: 'Hidden board smaller, a side',
+  liftThickness: 'Hidden board thickness',
+  pads: 'Held by pads',
+  gap: 'Gap round the piece',
+  wall: 'Wall, seen from the front',
+  innerDepth: 'Depth inside',
+  pieceDepth: 'Depth of the piece',
+  setBack: 'Set back below the face',
+  riserMin: 'No riser under',
+  cardThickness: 'Shim card thickness',
+  floor: 'Floor thickness',
+  bar: 'Stretcher bar thickness',
+  fixing: 'Held by',
+  ringsOn: 'Rings on',
+  strainer: 'Rigid print on a strainer',
+  showBorder: 'Border of it seen',
+  toOuterFace: 'Border to the outer face',
+  lip: 'Lip, seen from the front',
+  under: 'Base under the piece',
+  objectDepth: 'Depth of the object',
+  clearance: 'Clear of the glass',
+  margin: 'Margin round it',
+  stripThickness: 'Side strip thickness',
+  full: 'Full-length side strips',
+  flatWidth: 'Width laid flat, below the sleeves',
+  visibleHeight: 'Height that is seen',
+  garmentHeight: 'Height of the garment',
+  stretch: 'Stretch',
+  tuck: 'Tucked away',
+  heldEdges: 'Held edges',
+  sleeveCuff: 'Sleeve, cuff',
+  sleeveOuter: 'Sleeve, outer length',
+  sleeveUnder: 'Sleeve, under the arm',
+  insertThickness: 'Insert thickness',
+  wrap: 'Wrap, a side',
+  laid: 'Laid',
+  boardThickness: 'Board thickness',
+  rollWidth: 'Width of the roll',
+  repeat: 'Pattern repeat',
+  wayUp: 'Has a way up',
+  innerSpacers: 'Spacers between the panes',
+  seat: 'Seat',
+  mirrorThickness: 'Mirror thickness',
+};
+const CHOICES: Readonly<Record<string, string>> = {
+  'oversized holes': 'Screws in wide holes',
+  'screwed hard': 'Screwed hard',
+  'glued blocks': 'Glued blocks',
+  back: 'The back',
+  'inner wall': 'The inner wall',
+  upright: 'Upright pair',
+  across: 'Pair across',
+  wrapped: 'Wrapped',
+  loosely: 'Loosely',
+  laced: 'Laced',
+};
+const PARTS: Readonly<Record<string, string>> = {
+  'dust cover': 'Dust cover',
+  'spacer strip': 'Spacer strips',
+  'inner spacer': 'Strips between the panes',
+  'outer spacer': 'Strips behind the panes',
+  'side strip': 'Side strips',
+  'riser block': 'Riser blocks, high',
+  strainer: 'Strainer',
+  'backing patch': 'Backing patch',
+  'dry mount board': 'Mounting board',
+  'lift board': 'Lift board',
+  'insert board': 'Insert',
+  'sleeve board': 'Sleeve boards',
+  cloth: 'Cloth',
+};
+const LEGS: Readonly<Record<string, string>> = {
+  frame: 'legs',
+  liner: 'liner legs',
+  fillet: 'fillet legs',
+  base: 'base legs',
+  lip: 'lip legs',
+  pair: 'sections',
+};
+const FIGURES: Readonly<Record<string, string>> = {
+  board: 'Board',
+  liftBoard: 'Lift board',
+  boardFirst: 'Board, cut first',
+  boardTrimmed: 'Board, trimmed',
+  riser: 'Riser',
+  proud: 'Stands out',
+  setBack: 'Below the face',
+  strainer: 'Strainer',
+  baseWidth: 'Base width',
+  showBorder: 'Border seen',
+  innerDepth: 'Depth inside',
+  rabbetDepthNeeded: 'Rabbet depth needed',
+  visibleFloor: 'Floor seen',
+  insert: 'Insert',
+  cut: 'Cloth to cut',
+  offTheRoll: 'Off the roll',
+  short: 'Too large by',
+  screwAtLeast: 'Screw at least',
+  screwAtMost: 'Screw at most',
+};
+
+const MOUNTS: Readonly<Record<string, string>> = {
+  hinges: 'Paper hinges',
+  tape: 'Tape',
+  corners: 'Corner pockets',
+  strips: 'Edge strips',
+  pads: 'Pads',
+  stitched: 'Stitches',
+  wired: 'Wire',
+  glue: 'Glue',
+  'dry mount': 'Dry mount',
+};
+const SCOPES: Readonly<Record<string, string>> = {
+  'part only': 'A part only',
+  'mounted and bagged': 'Mounted, in a clear sleeve',
+  kit: 'A kit to assemble',
+  'framed, not wired': 'Framed, not wired',
+  'ready to hang': 'Ready to hang',
+  refit: 'Refitted in its old frame',
+  installed: 'Hung at the customer’s',
+};
+const SHAPES: Readonly<Record<string, string>> = {
+  rectangle: 'Rectangle',
+  oval: 'Oval',
+  circle: 'Circle',
+  arch: 'Arch',
+  chamfer: 'Cut corners',
+  step: 'Stepped corners',
+};
+
+const of =
+  (table: Readonly<Record<string, string>>) =>
+  (key: string): string =>
+    table[key] ?? key;
+export const buildName = of(BUILDS);
+export const fieldName = of(FIELDS);
+export const choiceName = of(CHOICES);
+export const partName = of(PARTS);
+export const legName = of(LEGS);
+export const mountName = of(MOUNTS);
+export const scopeName = of(SCOPES);
+export const shapeName = of(SHAPES);
+/** Figures that are said on the tape; others are only worked with. */
+export const figureName = (key: string): string | undefined => FIGURES[key];
