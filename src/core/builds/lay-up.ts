@@ -125,13 +125,11 @@ export function matted(
   const ends = { w: ['left', 'right'], h: ['top', 'bottom'] } as const;
   const across = (of: 'w' | 'h') => {
     const [one, other] = ends[of];
-    return book.note(
-      `sizes.package.${of}`,
-      `package ${NAME[of]}`,
-      `window + border ${one} + border ${other}`,
-      { window: open[of], [`border ${one}`]: border[one], [`border ${other}`]: border[other] },
-      plus(open[of], border[one], border[other]),
-    );
+    const said = () => ({
+      formula: `window + border ${one} + border ${other}`,
+      inputs: { window: open[of], [`border ${one}`]: border[one], [`border ${other}`]: border[other] },
+    });
+    return book.later(`sizes.package.${of}`, `package ${NAME[of]}`, said, plus(open[of], border[one], border[other]));
   };
   const pack = size(across('w'), across('h'));
   const cutPackage = cutInto(pack, settings.cuttingStep);
@@ -352,7 +350,12 @@ export function packageAs(
   inputs: (side: 'w' | 'h') => Record<string, Length>,
 ): Size {
   const side = (key: 'w' | 'h') =>
-    job.book.note(`sizes.package.${key}`, `package ${NAME[key]}`, formula, inputs(key), of[key]);
+    job.book.later(
+      `sizes.package.${key}`,
+      `package ${NAME[key]}`,
+      () => ({ formula, inputs: inputs(key) }),
+      of[key],
+    );
   return size(side('w'), side('h'));
 }
 export const packageOfPiece = (job: Job): Size =>

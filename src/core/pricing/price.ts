@@ -304,6 +304,7 @@ export function finish(
   const subtotal = sum(groups);
   const running = () => sum(groups);
   const add = (amount: Money): Money => {
+    if (amount === 0) return amount;
     const parts = spread(amount, groups);
     groups = groups.map((one, index) => money(one + parts[index]!));
     return amount;

@@ -55,11 +55,13 @@ export function frameSizes(pack: Size, allowance: Length, moulding: Face, book: 
 }
 
 const charged = (w: Length, h: Length, faceWidth: Length, book: Notebook, path: string, name = 'rabbet'): Length =>
-  book.note(
+  book.later(
     `${path}.lengthCharged`,
     'moulding charged',
-    `2 × (${name} width + ${name} height) + 8 × face width`,
-    { [`${name} width`]: w, [`${name} height`]: h, 'face width': faceWidth },
+    () => ({
+      formula: `2 × (${name} width + ${name} height) + 8 × face width`,
+      inputs: { [`${name} width`]: w, [`${name} height`]: h, 'face width': faceWidth },
+    }),
     plus(times(plus(w, h), 2), times(faceWidth, 8)),
   );
 

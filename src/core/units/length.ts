@@ -25,9 +25,16 @@ export const inches = (whole: number, numerator = 0, denominator = 1): Length =>
 
 export const toMm = (value: Length): number => value / UNITS_PER_MM;
 
-export const plus = (...parts: Length[]): Length => length(parts.reduce((sum, part) => sum + part, 0));
-export const minus = (from: Length, ...parts: Length[]): Length =>
-  length(parts.reduce<number>((rest, part) => rest - part, from));
+export function plus(...parts: Length[]): Length {
+  let sum = 0;
+  for (const part of parts) sum += part;
+  return length(sum);
+}
+export function minus(from: Length, ...parts: Length[]): Length {
+  let rest: number = from;
+  for (const part of parts) rest -= part;
+  return length(rest);
+}
 export const times = (value: Length, factor: number): Length => length(value * factor);
 export const larger = (a: Length, b: Length): Length => (a >= b ? a : b);
 export const smaller = (a: Length, b: Length): Length => (a <= b ? a : b);
