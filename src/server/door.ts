@@ -46,8 +46,21 @@ function read(body: unknown): Outcome<{ id: string; name: CommandName; payload: 
   return good({ id, name: known, payload: checked.data as never });
 }
 
-export const schemaIssues = (found: readonly { path: PropertyKey[]; message: string }[]): Issue[] =>
-  found.slice(0, 20).map((one) => issue('input-wrong', { reason: one.message }, one.path.map(String).join('.')));
+interface SchemaIssue {
+  readonly path: PropertyKey[];
+  readonly message: string;
+  /** Keys that nobody asked for, when that is what is wrong. */
+  readonly keys?: readonly string[];
+}
+/** What a schema found wrong, each beside its key; a key that is not known is named itself. */
+export const schemaIssues = (found: readonly SchemaIssue[]): Issue[] =>
+  found
+    .flatMap(({ path, message, keys = [] }) =>
+      (keys.length > 0 ? keys.map((key) => [...path, key]) : [path]).map((at) =>
+        issue('input-wrong', { reason: message.slice(0, 300) }, at.map((key) => String(key).slice(0, 60)).join('.')),
+      ),
+    )
+    .slice(0, 20);
 
 /** One command inside a transaction: done once for its id, recorded, audited. Throws Refused with the issues. */
 export async function perform(

@@ -1,5 +1,6 @@
 /** HTTP manners shared by the routes: bounded bodies, problem details (RFC 9457), who is asking. */
 import { cookies, headers } from 'next/headers';
+import type { NextRequest } from 'next/server';
 import type { Issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import type { Person } from '@/db/queries/staff';
@@ -16,6 +17,7 @@ const STATUS: Record<string, number> = {
   'body-too-large': 413,
   'too-many': 429,
   'order-unknown': 404,
+  'topic-unknown': 404,
   'job-unknown': 404,
   'ticket-unknown': 404,
   'order-stale': 409,
@@ -99,11 +101,31 @@ export async function mayCompute(of: House): Promise<boolean> {
   return of.demo && process.env.LOPREN_HOST === undefined && LOCAL.test((await headers()).get('host') ?? '');
 }
 
+/** What an open computation starts from: the house, the unit asked for; or the response that refuses it. */
+export async function openRequest(
+  request: NextRequest,
+  most: number,
+): Promise<{ house: House; value: unknown; unit: Unit | undefined; working: boolean } | { refusal: Response }> {
+  const of = await house();
+  if (!(await mayCompute(of))) return { refusal: problem([{ code: 'sign-in-first', figures: {} }]) };
+  if (overRate(performance.now())) return { refusal: problem([{ code: 'too-many', figures: {} }]) };
+  const body = request.method === 'GET' ? { value: undefined } : await readJson(request, most);
+  if ('refusal' in body) return body;
+  const { searchParams } = request.nextUrl;
+  const asked = searchParams.get('unit');
+  return {
+    house: of,
+    value: body.value,
+    unit: asked === 'in' || asked === 'mm' ? asked : undefined,
+    working: searchParams.get('working') === 'true',
+  };
+}
+
 /** A simple bucket: so many computations a second for the whole server, so that a loop cannot starve the counter. */
 const RATE = { perSecond: 2000, burst: 6000 };
 let bucket = { left: RATE.burst, at: 0 };
-export function overRate(now: number): boolean {
+export function overRate(now: number, cost = 1): boolean {
   const left = Math.min(RATE.burst, bucket.left + ((now - bucket.at) / 1000) * RATE.perSecond);
-  bucket = { left: Math.max(0, left - 1), at: now };
+  bucket = { left: Math.max(0, left - cost), at: now };
   return left < 1;
 }

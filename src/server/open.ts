@@ -1,14 +1,17 @@
-/** The open computations: work-out and length parsing, and their description, generated from the schemas in use. */
+/** The open computations, and their description, generated from the schemas that check the requests. */
 import { z } from 'zod';
-import { type WorkOutAnswer, answerOf, presenter, workOutAnswer } from '@/core/open/answer';
+import { type WorkOutAnswer, answerOf, presenter, workOutAnswer, workingsOut } from '@/core/open/answer';
 import { workOutBody } from '@/core/open/body';
 import { readRequest } from '@/core/open/request';
 import { EMPTY_CATALOGUE } from '@/core/materials';
-import { type Issue, type Outcome, bad, good } from '@/core/issue';
-import { parseLength } from '@/core/units/parse-length';
+import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
+import { STANDARD_LISTS, STANDARD_SIZES } from '@/core/sizing/match';
+import { TOPICS, sumUp } from '@/core/sums';
+import { exactText } from '@/core/sums/sum';
+import { parseLength, splitSize } from '@/core/units/parse-length';
 import type { Unit } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
-import { sayCaution, sayWayOut } from '@/words/issues';
+import { sayCaution, sayIssue, sayWayOut } from '@/words/issues';
 import { schemaIssues } from './door';
 import type { Books } from './house';
 
@@ -38,6 +41,87 @@ export function openWorkOut(
   return good(answerOf(result.value, unitOut ?? request.settings.homeUnit, WORDS, prices, withWorking));
 }
 
+const MOST_AT_ONCE = 1000;
+/** Designs worked out between two looks at what else the server was asked. */
+const AT_A_STRETCH = 20;
+type Refused = { readonly issues: readonly (Issue & { readonly message: string })[] };
+
+export const isBatch = (body: unknown): body is { readonly designs: readonly unknown[] } =>
+  typeof body === 'object' && body !== null && Array.isArray((body as { designs?: unknown }).designs);
+
+/** Many designs in one request: an answer or its issues for each, in order. Other requests are let through between them. */
+export async function openBatch(
+  designs: readonly unknown[],
+  books: Books | undefined,
+  unitOut: Unit | undefined,
+  withWorking: boolean,
+): Promise<Outcome<readonly (WorkOutAnswer | Refused)[]>> {
+  if (designs.length === 0 || designs.length > MOST_AT_ONCE)
+    return bad(issue('input-wrong', { reason: `1 to ${MOST_AT_ONCE} designs at once; ${designs.length} were sent` }, 'designs'));
+  const results: (WorkOutAnswer | Refused)[] = [];
+  for (const [index, design] of designs.entries()) {
+    if (index % AT_A_STRETCH === AT_A_STRETCH - 1) await new Promise(setImmediate);
+    const result = openWorkOut(design, books, unitOut, withWorking);
+    results.push(
+      result.ok
+        ? result.value
+        : { issues: result.issues.map((one) => ({ ...one, message: sayIssue(one, unitOut ?? 'in') })) },
+    );
+  }
+  return good(results);
+}
+
+/** One sum by itself, or a list of them: the answer has the keys of the worked cases, in the same words. */
+export function openSum(
+  name: string,
+  body: unknown,
+  home: Unit,
+  unitOut: Unit | undefined,
+  withWorking: boolean,
+): Outcome<unknown> {
+  const topic = Object.hasOwn(TOPICS, name) ? TOPICS[name] : undefined;
+  if (!topic) return bad(issue('topic-unknown', { topic: name.slice(0, 60) }));
+  const one = (given: unknown, path: string): Outcome<unknown> => {
+    const checked = topic.body.safeParse(given);
+    if (!checked.success) return bad(...at(schemaIssues(checked.error.issues), path));
+    const asked = checked.data as { unit?: Unit };
+    const result = sumUp(topic, asked, home);
+    if (!result.ok) return bad(...at(result.issues, path));
+    const { answer, workings } = result.value;
+    return good(withWorking ? { ...answer, working: workingsOut(workings, unitOut ?? asked.unit ?? home) } : answer);
+  };
+  if (!Array.isArray(body)) return one(body, '');
+  if (body.length > MOST_AT_ONCE)
+    return bad(issue('input-wrong', { reason: `at most ${MOST_AT_ONCE} at once; ${body.length} were sent` }));
+  const all = body.map((given, index) => one(given, String(index)));
+  const wrong = all.flatMap((result) => (result.ok ? [] : result.issues));
+  return wrong.length > 0 ? bad(...wrong) : good(all.map((result) => result.ok && result.value));
+}
+const at = (issues: readonly Issue[], path: string): Issue[] =>
+  issues.map((one) => (path === '' ? one : { ...one, path: one.path ? `${path}.${one.path}` : path }));
+
+/** The lists; with `opening=7 3/4 x 9 3/4` and `border=2`, the sizes that suit it and the borders each would give. */
+export function openStandardSizes(query: Readonly<Record<string, string>>, home: Unit): Outcome<unknown> {
+  const unit = query.unit === 'in' || query.unit === 'mm' ? query.unit : home;
+  if (query.opening === undefined) {
+    const lists = STANDARD_LISTS.map((list) => [
+      list,
+      STANDARD_SIZES[list].map(({ w, h }) => ({ w: exactText(w, unit), h: exactText(h, unit) })),
+    ]);
+    return good({ lists: Object.fromEntries(lists) as unknown });
+  }
+  const [w, h] = splitSize(query.opening) ?? [query.opening, query.opening];
+  const border = query.border;
+  const { opening: _opening, border: _border, ...rest } = query;
+  const given = {
+    ...rest,
+    unit,
+    opening: { w, h },
+    ...(border === undefined ? {} : { borderWished: { left: border, right: border, top: border, bottom: border } }),
+  };
+  return openSum('standard-sizes', given, home, unit, false);
+}
+
 export const parseBody = z.strictObject({
   text: z.string().max(1000),
   unit: z.enum(['in', 'mm']).optional().describe('the unit of bare numbers; the home unit when absent'),
@@ -54,54 +138,53 @@ export function openParse(body: unknown, home: Unit, unitOut: Unit | undefined) 
 }
 
 const lengthAnswer = z.object({ length: z.object({ mm: z.number(), units: z.int(), text: z.string() }) });
-const problemSchema = z.object({
-  type: z.string(),
-  title: z.string(),
-  status: z.int(),
-  issues: z.array(
-    z.object({ code: z.string(), path: z.string(), figures: z.record(z.string(), z.unknown()), message: z.string() }),
-  ),
+const issueSchema = z.object({
+  code: z.string(),
+  path: z.string(),
+  figures: z.record(z.string(), z.unknown()),
+  message: z.string(),
 });
+const problemSchema = z.object({ type: z.string(), title: z.string(), status: z.int(), issues: z.array(issueSchema) });
+const batchBody = z.strictObject({ designs: z.array(workOutBody).min(1).max(MOST_AT_ONCE) });
+const batchAnswer = z.object({ results: z.array(z.union([workOutAnswer, z.object({ issues: z.array(issueSchema) })])) });
+const sumAnswer = z.record(z.string(), z.unknown()).describe('the keys of the worked cases, figures as text');
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => ({
   'application/json': { schema: z.toJSONSchema(schema, { io, unrepresentable: 'any' }) },
 });
+const query = (name: string, description: string, schema: unknown) => ({
+  name,
+  in: 'query',
+  required: false,
+  description,
+  schema,
+});
 
-/** OpenAPI 3.1, made from the schemas that check the requests. */
-export function openApi(): unknown {
-  const unit = {
-    name: 'unit',
-    in: 'query',
-    required: false,
-    description: 'the unit of texts in the answer',
-    schema: { enum: ['in', 'mm'] },
-  };
+function describe(): unknown {
+  const unit = query('unit', 'the unit of texts in the answer', { enum: ['in', 'mm'] });
+  const working = query('working', 'true: say how each figure came about', { type: 'boolean' });
   const refused = {
     description: 'Refused, with a code, a path and a sentence for each issue',
     content: { 'application/problem+json': json(problemSchema, 'output')['application/json'] },
   };
+  const refusals = { 400: refused, 401: refused, 413: refused, 422: refused, 429: refused };
   const post = (summary: string, body: z.ZodType, answer: z.ZodType, parameters: unknown[]) => ({
     post: {
       summary,
       parameters,
       requestBody: { required: true, content: json(body, 'input') },
-      responses: {
-        200: { description: 'Worked out', content: json(answer, 'output') },
-        400: refused,
-        401: refused,
-        413: refused,
-        422: refused,
-        429: refused,
-      },
+      responses: { 200: { description: 'Worked out', content: json(answer, 'output') }, ...refusals },
     },
   });
-  const working = {
-    name: 'working',
-    in: 'query',
-    required: false,
-    description: 'true: say how each figure came about',
-    schema: { type: 'boolean' },
-  };
+  const sums = Object.entries(TOPICS).map(([name, topic]) => [
+    `/api/v1/sums/${name}`,
+    post(
+      `${topic.title}, by itself`,
+      z.union([topic.body, z.array(topic.body).max(MOST_AT_ONCE)]),
+      z.union([sumAnswer, z.array(sumAnswer)]),
+      [working],
+    ),
+  ]);
   return {
     openapi: '3.1.0',
     info: {
@@ -111,11 +194,31 @@ export function openApi(): unknown {
         'The arithmetic of the shop, open to a spreadsheet, a saw stop or a check. Lengths in: text as people write it, or a number of millimetres.',
     },
     paths: {
-      '/api/v1/work-out': post('One design in, everything that follows from it out', workOutBody, workOutAnswer, [
-        unit,
-        working,
-      ]),
+      '/api/v1/work-out': post(
+        'One design in, everything that follows from it out; or many designs in one request',
+        z.union([workOutBody, batchBody]),
+        z.union([workOutAnswer, batchAnswer]),
+        [unit, working],
+      ),
+      ...Object.fromEntries(sums),
       '/api/v1/lengths/parse': post('Read one length as people write it', parseBody, lengthAnswer, [unit]),
+      '/api/v1/standard-sizes': {
+        get: {
+          summary: 'Standard sizes, or those that suit an opening',
+          parameters: [
+            unit,
+            query('opening', 'width x height of the window', { type: 'string' }),
+            query('border', 'the border wished, all round', { type: 'string' }),
+            query('fitted', 'how a border is fitted', { enum: ['centred', 'bottom-heavy', 'optical'] }),
+            query('list', 'only this list', { enum: STANDARD_LISTS }),
+          ],
+          responses: { 200: { description: 'The lists, or the offers', content: json(sumAnswer, 'output') }, ...refusals },
+        },
+      },
     },
   };
 }
+
+let described: unknown;
+/** OpenAPI 3.1, made from the schemas that check the requests. */
+export const openApi = (): unknown => (described ??= describe());

@@ -118,7 +118,13 @@ export interface Wording {
 }
 
 export function presenter(unit: Unit) {
-  const len = (value: Length) => ({ mm: value / UNITS_PER_MM, units: value, text: lengthText(value, unit) });
+  // Many figures of one answer are the same length: each is said once.
+  const said = new Map<Length, { readonly mm: number; readonly units: Length; readonly text: string }>();
+  const len = (value: Length) => {
+    let one = said.get(value);
+    if (!one) said.set(value, (one = { mm: value / UNITS_PER_MM, units: value, text: lengthText(value, unit) }));
+    return one;
+  };
   const size = (value: Size) => ({ w: len(value.w), h: len(value.h) });
   const sides = (value: Sides) => ({
     left: len(value.left),

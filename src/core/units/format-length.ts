@@ -47,11 +47,18 @@ export function showLength(exact: Length, unit: Unit, step: Length = USUAL_STEP[
 }
 
 /** Plain text without its unit: `16 7/8`, with ` +` or ` −` when the exact length is a little more or less. */
-export function formatLength(exact: Length, unit: Unit, step?: Length): string {
-  const shown = showLength(exact, unit, step);
-  const fraction = shown.fraction ? `${shown.fraction.top}/${shown.fraction.bottom}` : '';
-  const mark = shown.exactIs === 'more' ? ' +' : shown.exactIs === 'less' ? ' −' : '';
-  return (shown.negative ? '−' : '') + [shown.whole, fraction].filter(Boolean).join(' ') + mark;
+export function formatLength(exact: Length, unit: Unit, step: Length = USUAL_STEP[unit]): string {
+  // The same figures as showLength, without its parts: the open interface says thousands of them at once.
+  const shown = nearestLarger(exact, step);
+  const mark = exact === shown ? '' : exact > shown ? ' +' : ' −';
+  const sign = shown < 0 ? '−' : '';
+  const amount = Math.abs(shown);
+  if (unit === 'mm') return sign + String(Math.round((amount / UNITS_PER_MM) * 1e6) / 1e6) + mark;
+  const whole = Math.floor(amount / UNITS_PER_INCH);
+  const rest = amount - whole * UNITS_PER_INCH;
+  if (rest === 0) return `${sign}${whole}${mark}`;
+  const g = gcd(rest, UNITS_PER_INCH);
+  return `${sign}${whole === 0 ? '' : `${whole} `}${rest / g}/${UNITS_PER_INCH / g}${mark}`;
 }
 
 /** As exact as a rule shows it, with its unit: `16 51/64 in`, `37.5 mm`. */

@@ -1,23 +1,20 @@
 import type { NextRequest } from 'next/server';
-import { house } from '@/server/compose';
-import { mayCompute, overRate, problem, readJson } from '@/server/http';
-import { openWorkOut } from '@/server/open';
+import { openRequest, overRate, problem } from '@/server/http';
+import { isBatch, openBatch, openWorkOut } from '@/server/open';
 
-const LARGEST = 200_000;
+/** A thousand designs with everything they may say. */
+const LARGEST = 4_000_000;
 
 export async function POST(request: NextRequest): Promise<Response> {
-  const of = await house();
-  if (!(await mayCompute(of))) return problem([{ code: 'sign-in-first', figures: {} }]);
-  if (overRate(performance.now())) return problem([{ code: 'too-many', figures: {} }]);
-  const body = await readJson(request, LARGEST);
-  if ('refusal' in body) return body.refusal;
-  const asked = request.nextUrl.searchParams.get('unit');
-  const unit = asked === 'in' || asked === 'mm' ? asked : undefined;
-  const result = openWorkOut(
-    body.value,
-    await of.books(),
-    unit,
-    request.nextUrl.searchParams.get('working') === 'true',
-  );
+  const asked = await openRequest(request, LARGEST);
+  if ('refusal' in asked) return asked.refusal;
+  const { value, unit, working } = asked;
+  const books = await asked.house.books();
+  if (isBatch(value)) {
+    if (overRate(performance.now(), value.designs.length)) return problem([{ code: 'too-many', figures: {} }]);
+    const results = await openBatch(value.designs, books, unit, working);
+    return results.ok ? Response.json({ results: results.value }) : problem(results.issues, unit);
+  }
+  const result = openWorkOut(value, books, unit, working);
   return result.ok ? Response.json(result.value) : problem(result.issues, unit);
 }
