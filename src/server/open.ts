@@ -57,7 +57,9 @@ export async function openBatch(
   withWorking: boolean,
 ): Promise<Outcome<readonly (WorkOutAnswer | Refused)[]>> {
   if (designs.length === 0 || designs.length > MOST_AT_ONCE)
-    return bad(issue('input-wrong', { reason: `1 to ${MOST_AT_ONCE} designs at once; ${designs.length} were sent` }, 'designs'));
+    return bad(
+      issue('input-wrong', { reason: `1 to ${MOST_AT_ONCE} designs at once; ${designs.length} were sent` }, 'designs'),
+    );
   const results: (WorkOutAnswer | Refused)[] = [];
   for (const [index, design] of designs.entries()) {
     if (index % AT_A_STRETCH === AT_A_STRETCH - 1) await new Promise(setImmediate);
@@ -146,7 +148,9 @@ const issueSchema = z.object({
 });
 const problemSchema = z.object({ type: z.string(), title: z.string(), status: z.int(), issues: z.array(issueSchema) });
 const batchBody = z.strictObject({ designs: z.array(workOutBody).min(1).max(MOST_AT_ONCE) });
-const batchAnswer = z.object({ results: z.array(z.union([workOutAnswer, z.object({ issues: z.array(issueSchema) })])) });
+const batchAnswer = z.object({
+  results: z.array(z.union([workOutAnswer, z.object({ issues: z.array(issueSchema) })])),
+});
 const sumAnswer = z.record(z.string(), z.unknown()).describe('the keys of the worked cases, figures as text');
 
 const json = (schema: z.ZodType, io: 'input' | 'output') => ({
@@ -212,7 +216,10 @@ function describe(): unknown {
             query('fitted', 'how a border is fitted', { enum: ['centred', 'bottom-heavy', 'optical'] }),
             query('list', 'only this list', { enum: STANDARD_LISTS }),
           ],
-          responses: { 200: { description: 'The lists, or the offers', content: json(sumAnswer, 'output') }, ...refusals },
+          responses: {
+            200: { description: 'The lists, or the offers', content: json(sumAnswer, 'output') },
+            ...refusals,
+          },
         },
       },
     },

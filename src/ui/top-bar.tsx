@@ -14,6 +14,7 @@ const PLACES = [
   ['Desk', '/desk'],
   ['Board', '/board'],
   ['Bench', '/bench'],
+  ['Sums', '/sums'],
   ['Collect', '/collect'],
   ['Books', '/books'],
 ] as const;

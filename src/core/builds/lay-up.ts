@@ -350,12 +350,7 @@ export function packageAs(
   inputs: (side: 'w' | 'h') => Record<string, Length>,
 ): Size {
   const side = (key: 'w' | 'h') =>
-    job.book.later(
-      `sizes.package.${key}`,
-      `package ${NAME[key]}`,
-      () => ({ formula, inputs: inputs(key) }),
-      of[key],
-    );
+    job.book.later(`sizes.package.${key}`, `package ${NAME[key]}`, () => ({ formula, inputs: inputs(key) }), of[key]);
   return size(side('w'), side('h'));
 }
 export const packageOfPiece = (job: Job): Size =>

@@ -269,6 +269,7 @@ export function Bench({ job }: { job: JobView }) {
               Hold
             </button>
           )}
+          <a href={`/sums?job=${job.ticket}`}>Sums</a>
           <a href={`/papers/ticket/${job.ticket}`} target="_blank" rel="noreferrer">
             Ticket
           </a>

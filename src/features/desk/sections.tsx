@@ -41,20 +41,22 @@ export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
         most={120}
         onChange={(text) => desk.put(['piece', 'title'], text, true)}
       />
-      <Choose
-        label="Kind"
-        name="kind"
-        value={it.kind}
-        options={PIECE_KINDS.map((code) => ({ code, name: KIND_NAMES[code]! }))}
-        onChange={(kind) => desk.put(['piece', 'kind'], kind)}
-      />
-      <Choose
-        label="Built as"
-        name="build"
-        value={piece.design.build}
-        options={BUILD_CODES.map((code) => ({ code, name: buildName(code) }))}
-        onChange={(build) => desk.build(build as BuildCode)}
-      />
+      <div className={styles.pair}>
+        <Choose
+          label="Kind"
+          name="kind"
+          value={it.kind}
+          options={PIECE_KINDS.map((code) => ({ code, name: KIND_NAMES[code]! }))}
+          onChange={(kind) => desk.put(['piece', 'kind'], kind)}
+        />
+        <Choose
+          label="Built as"
+          name="build"
+          value={piece.design.build}
+          options={BUILD_CODES.map((code) => ({ code, name: buildName(code) }))}
+          onChange={(build) => desk.build(build as BuildCode)}
+        />
+      </div>
       <div className={styles.pair}>
         <Measure
           label="Width"

@@ -2,7 +2,10 @@ import type { NextRequest } from 'next/server';
 import { openRequest, problem } from '@/server/http';
 import { openSum } from '@/server/open';
 
-export async function POST(request: NextRequest, { params }: { params: Promise<{ topic: string }> }): Promise<Response> {
+export async function POST(
+  request: NextRequest,
+  { params }: { params: Promise<{ topic: string }> },
+): Promise<Response> {
   const asked = await openRequest(request, 1_000_000);
   if ('refusal' in asked) return asked.refusal;
   const home = (await asked.house.books())?.settings.homeUnit ?? 'in';
