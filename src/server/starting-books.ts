@@ -48,6 +48,7 @@ export const STARTING_GLAZINGS: readonly Glazing[] = [
   glass('GL-UV', 'Clear glass, UV 92', '3.90', { uv: true, coated: true }),
   glass('AC-CLEAR', 'Clear acrylic', '3.20', { type: 'acrylic', thickness: mm(2.5), largest: LARGE }),
   glass('AC-UV', 'Acrylic, UV 98', '5.60', { type: 'acrylic', thickness: mm(2.5), uv: true, largest: LARGE }),
+  glass('MIR-4', 'Mirror 4 mm, film-backed', '4.10', { thickness: mm(4), colour: '#c9d6da' }),
   {
     code: 'NONE',
     name: 'No glazing',
@@ -81,7 +82,7 @@ export const STARTING_BACKINGS: readonly Backing[] = [
 ];
 
 /** The codes a new design starts with; the moulding is the first of the list when this one is not in it. */
-export const STARTING_HOUSE = { mat: 'RAG-SHELL', moulding: 'GAN-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' };
+export const STARTING_HOUSE = { mat: 'RAG-SHELL', moulding: 'GAN-31', glazing: 'GL-CLEAR', backing: 'FOAM-5', mirror: 'MIR-4' };
 
 /** Price rules a new shop starts with; the owner changes them in the books. */
 export const startingPrices = () => ({

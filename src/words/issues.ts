@@ -58,6 +58,8 @@ const DESIGN: Record<string, Sentence> = {
   'rabbet-wider-than-face': ({ len }) =>
     `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
   'frame-closes': ({ len }) => `A rabbet of ${len('rabbet')} a side would close the frame over this piece.`,
+  'batch-overlap': ({ len }) =>
+    `This piece would be covered by ${len('overlap')} only; ${len('least')} at least keeps it in its window.`,
   'border-none': () => 'A border comes out as nothing: there is no mat left on that side.',
   'fit-no-border': ({ len }) =>
     `A window of ${len('w')} × ${len('h')} leaves no border as wished in a package of ${len('packW')} × ${len('packH')}.`,

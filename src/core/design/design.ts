@@ -304,6 +304,8 @@ export interface HouseChoice {
   readonly moulding: string;
   readonly glazing: string;
   readonly backing: string;
+  /** The glazing that a mirror starts with. */
+  readonly mirror?: string;
 }
 
 /** A new design with the shop's defaults (R15); the piece's size is still to be measured. */

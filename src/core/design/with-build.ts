@@ -48,5 +48,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(spacer && mats.length > 0 ? { spacer } : {}),
     ...(fillet && mats.length > 0 ? { fillet } : {}),
     frame: { ...design.frame, allowance: of.allowance(settings) },
+    ...(build === 'mirror' && house.mirror ? { glazing: { code: house.mirror } } : {}),
+    ...(design.build === 'mirror' ? { glazing: { code: house.glazing } } : {}),
   };
 }

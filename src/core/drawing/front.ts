@@ -280,7 +280,7 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
     const piece = centred(area, sizes.piece.larger);
     const floats = piece.w < area.w - 0.5 || piece.h < area.h - 0.5;
     const shadow: Shape[] =
-      floats && build !== 'floater' && build !== 'glass-sandwich' && kind !== 'object'
+      floats && build !== 'floater' && build !== 'glass-sandwich' && kind !== 'object' && kind !== 'garment'
         ? [{ kind: 'area', points: rectangle(piece.x + 1.5, piece.y + 1.5, piece.w, piece.h), fill: '#20272b2e' }]
         : [];
     return [under, ...sides(worked, area), ...shadow, ...artwork(kind, piece.x, piece.y, piece.w, piece.h)];

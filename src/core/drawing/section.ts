@@ -123,7 +123,7 @@ function walled(worked: WorkedOut, inside: Size): Scene {
     { kind: 'area', points: rectangle(0, face, wall, floor + thick - face), fill: colour, line: shade(colour, -0.5) },
     {
       kind: 'area',
-      points: rectangle(wall, floor, reach, thick),
+      points: rectangle(wall, floor, Math.min(reach, right - wall - 4), thick),
       fill: shade(colour, 0.12),
       line: shade(colour, -0.5),
     },

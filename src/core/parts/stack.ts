@@ -27,7 +27,7 @@ export function stackOf({ layers, depth }: Laid, settings: Settings, book: Noteb
   for (const layer of layers) thick += layer.thickness;
   const said = () => {
     const inputs = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
-    return { formula: Object.keys(inputs).join(' + '), inputs };
+    return { formula: Object.keys(inputs).join(' + ') || '0', inputs };
   };
   const total = book.later('stack.total', 'stack', said, length(thick));
   if (depth === undefined) return { layers, total, room: undefined, verdict: 'fits', fillerUpTo: length(0) };

@@ -16,6 +16,7 @@ import {
 import { lengths } from './topics/lengths';
 import { hiddenSpacer, markingOuts, mats, severalWindows, standard, turnedEdges } from './topics/mats';
 import { prices } from './topics/prices';
+import { asBuilts, batches, shopMades } from './topics/workshop';
 
 export const TOPICS: Readonly<Record<string, Topic>> = {
   lengths,
@@ -41,6 +42,9 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
   fitting,
   'screws-and-pins': screwsAndPins,
   jobs,
+  batches,
+  'as-built': asBuilts,
+  'shop-made': shopMades,
   prices,
   cautions,
 };

@@ -78,7 +78,7 @@ const SIZES = [
 function OwnFigures({ worked: { sizes, workings } }: { worked: WorkedOut }) {
   return Object.entries(sizes.figures).map(([key, value]) => {
     const name = figureName(key);
-    const empty = typeof value === 'number' ? value === 0 : 'w' in value && value.w === 0 && value.h === 0;
+    const empty = typeof value === 'number' ? value <= 0 : 'w' in value && value.w === 0 && value.h === 0;
     if (name === undefined || empty || 'left' in Object(value)) return null;
     const noted = [`sizes.${key}`, `sizes.${key}.w`, `sizes.${key}.h`].flatMap((path) => workings[path] ?? []);
     const figure = typeof value === 'number' ? <Len value={value as Length} /> : <SizeText of={value as Size} />;
@@ -196,7 +196,7 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
       <h2>Sizes</h2>
       <ul>
         {SIZES.map(([name, key]) => [
-          sizes[key] && <Line key={key} name={name} figure={<SizeText of={sizes[key]} />} workings={both(key)} />,
+          sizes[key] && !(key === 'sight' && sizes.inside) && <Line key={key} name={name} figure={<SizeText of={sizes[key]} />} workings={both(key)} />,
           ...under(key),
         ])}
         <OwnFigures worked={worked} />

@@ -13,6 +13,7 @@ import {
   pieceLayer,
   rabbeted,
   sheetKg,
+  spaced,
   within,
 } from '../lay-up';
 
@@ -51,6 +52,8 @@ export function offTheRoll(
 
 export const fabric = build({
   fields: {
+    spacers: { kind: 'flag', usual: true },
+    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
     wrap: aLength({ usual: both(inches(2, 1, 2), mm(65)) }),
     laid: { kind: 'choice', of: ['wrapped', 'loosely', 'laced'] },
     margin: aLength({ usual: both(inches(2), mm(50)) }),
@@ -75,7 +78,7 @@ export const fabric = build({
         ...(laced ? { margin: own.margin } : {}),
       }));
     const roll = own.rollWidth ? offTheRoll(cut, own.rollWidth, own.repeat, own.wayUp) : undefined;
-    return rabbeted(job, {
+    const laid = rabbeted(job, {
       package: pack,
       matted: mat,
       layers: [
@@ -106,5 +109,6 @@ export const fabric = build({
       figures: { board, cut, ...(roll === undefined ? {} : { offTheRoll: roll }) },
       counts: own.rollWidth && roll === undefined ? { fitsTheRoll: false } : {},
     });
+    return own.spacers && !mat && job.glazing.type !== 'none' ? spaced(job, laid, undefined, own.stripDepth) : laid;
   },
 });

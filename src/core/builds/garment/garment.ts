@@ -14,6 +14,7 @@ import {
   pieceLayer,
   rabbeted,
   sheetKg,
+  spaced,
 } from '../lay-up';
 
 interface Cloth {
@@ -58,6 +59,8 @@ export interface SleeveBoard {
 
 export const garment = build({
   fields: {
+    spacers: { kind: 'flag', usual: true },
+    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
     flatWidth: aLength({}),
     visibleHeight: aLength({}),
     garmentHeight: aLength({}),
@@ -121,7 +124,7 @@ export const garment = build({
       thickness: own.insertThickness,
       kg: sheetKg(insert, own.insertThickness, DENSITY.foam),
     } as const;
-    return rabbeted(job, {
+    const laid = rabbeted(job, {
       package: pack,
       matted: mat,
       layers: [
@@ -140,5 +143,6 @@ export const garment = build({
       },
       counts: { pins: total, pinsPerEdge: pins.join(' ') },
     });
+    return own.spacers && !mat && job.glazing.type !== 'none' ? spaced(job, laid, undefined, own.stripDepth) : laid;
   },
 });

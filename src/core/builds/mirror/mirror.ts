@@ -1,30 +1,30 @@
 /** A mirror as glazing with no piece; safety film on its back. Source: handbook, builds 14. */
 import { DENSITY } from '../../materials';
-import { build } from '../build';
-import { aLength, both } from '../fields';
+import { type Layer, build } from '../build';
+import { aLength } from '../fields';
 import { backingLayer, packageOfPiece, rabbeted, sheetKg } from '../lay-up';
-import { mm } from '../../units/length';
 
 export const mirror = build({
-  fields: { mirrorThickness: aLength({ usual: both(mm(4), mm(4)) }) },
-  uses: ['moulding', 'backing'],
+  fields: { mirrorThickness: aLength({}) },
+  uses: ['moulding', 'glazing', 'backing'],
   allowance: (settings) => settings.allowance,
   lay: (job, own) => {
     const pack = packageOfPiece(job);
-    const { mirrorThickness: thickness } = own;
+    const { glazing } = job;
+    const thickness = own.mirrorThickness ?? (glazing.type === 'none' ? job.design.piece.thickness : glazing.thickness);
+    const glass: Layer = {
+      part: 'mirror',
+      name: glazing.type === 'none' ? 'Mirror' : glazing.name,
+      colour: '#c9d6da',
+      thickness,
+      size: pack,
+      sheet: glazing,
+      group: 'glazing',
+      kg: sheetKg(pack, thickness, glazing.type === 'acrylic' ? DENSITY.acrylic : DENSITY.glass),
+    };
     return rabbeted(job, {
       package: pack,
-      layers: [
-        {
-          part: 'mirror',
-          name: 'Mirror with safety film',
-          colour: '#c9d6da',
-          thickness,
-          size: pack,
-          kg: sheetKg(pack, thickness, DENSITY.glass),
-        },
-        backingLayer(job, pack),
-      ],
+      layers: [glass, backingLayer(job, pack)],
       hardware: [{ item: 'safety film', count: 1 }],
     });
   },
