@@ -1,6 +1,8 @@
 /** What may be asked of the one door: the name of each command, what it needs, and who may ask. Shared by browser and server. */
 import { z } from 'zod';
 import { designSchema } from '@/core/design/design';
+import { GROUPS } from '@/core/pricing/book';
+import { groupRuleSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
 import { MOST_MONEY } from '@/core/units/money';
 
@@ -101,6 +103,11 @@ export const commands = {
   'hand-over': {
     roles: COUNTER,
     payload: z.object({ orderId: id, revision, signedBy: line(120), identified: z.literal(true) }),
+  },
+  /** How one group of materials is priced; a new edition of the books. */
+  'set-group-rule': {
+    roles: ['owner'] as readonly Role[],
+    payload: z.object({ edition: z.int(), group: z.enum(GROUPS), rule: groupRuleSchema }),
   },
   'import-mouldings': {
     roles: ['owner'] as readonly Role[],

@@ -82,7 +82,13 @@ export const STARTING_BACKINGS: readonly Backing[] = [
 ];
 
 /** The codes a new design starts with; the moulding is the first of the list when this one is not in it. */
-export const STARTING_HOUSE = { mat: 'RAG-SHELL', moulding: 'GAN-31', glazing: 'GL-CLEAR', backing: 'FOAM-5', mirror: 'MIR-4' };
+export const STARTING_HOUSE = {
+  mat: 'RAG-SHELL',
+  moulding: 'GAN-31',
+  glazing: 'GL-CLEAR',
+  backing: 'FOAM-5',
+  mirror: 'MIR-4',
+};
 
 /** Price rules a new shop starts with; the owner changes them in the books. */
 export const startingPrices = () => ({

@@ -58,6 +58,8 @@ const DESIGN: Record<string, Sentence> = {
   'rabbet-wider-than-face': ({ len }) =>
     `The rabbet (${len('rabbet')}) is not narrower than the face (${len('face')}): the moulding’s figures cannot be right.`,
   'frame-closes': ({ len }) => `A rabbet of ${len('rabbet')} a side would close the frame over this piece.`,
+  'chart-row': ({ f }) => `“${f.read}” is not a step. Expected a size and a price, such as 20 31.00.`,
+  'chart-empty': () => 'A chart has at least one step: a size and a price, such as 20 31.00.',
   'batch-overlap': ({ len }) =>
     `This piece would be covered by ${len('overlap')} only; ${len('least')} at least keeps it in its window.`,
   'border-none': () => 'A border comes out as nothing: there is no mat left on that side.',

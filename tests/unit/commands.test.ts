@@ -163,6 +163,50 @@ describe('from quote to order', () => {
     );
   });
 
+  it('a price rule is the owner’s, makes a new edition, and leaves a held quote as it was', async () => {
+    const order = await quote();
+    const { edition } = (await house.books())!.prices;
+    const rule = {
+      school: 'chart' as const,
+      markup: '3.5',
+      chart: { by: 'in' as const, steps: [['40', 77_00]] as never },
+    };
+    const setRule = (over: object = {}, as = house.owner) =>
+      house.command('set-group-rule', { edition, group: 'glazing', rule: { ...rule, ...over } }, { as });
+    expect(codes(await setRule({}, { ...house.owner, role: 'counter' }))).toBe('not-permitted');
+    expect(codes(await setRule({ chart: { by: 'in', steps: [] } }))).toContain('input-wrong');
+    expect(
+      codes(
+        await setRule({
+          chart: {
+            by: 'in',
+            steps: [
+              ['40', 100],
+              ['30', 200],
+            ],
+          },
+        }),
+      ),
+    ).toBe('input-wrong');
+    await must(setRule());
+    expect(codes(await setRule())).toBe('books-stale');
+    const after = (await house.books())!.prices;
+    expect([after.edition, after.groups.glazing.school, after.groups.glazing.minimumArea]).toEqual([
+      edition + 1,
+      'chart',
+      '0.1',
+    ]);
+    expect((await orderViewById(house, order.orderId))!.held).toBe(true);
+    await must(house.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
+    await must(
+      house.command('set-group-rule', {
+        edition: edition + 1,
+        group: 'glazing',
+        rule: { school: 'cost-up', markup: '3.5' },
+      }),
+    );
+  });
+
   it('holds the prices of a quote while it runs, and asks for today’s when it ran out', async () => {
     const [holding, expiring, renewed] = [await quote(), await quote(), await quote()];
     const edition = (await house.books())!.prices.edition;

@@ -6,11 +6,12 @@
 import { z } from 'zod';
 import { BUILD_CODES, BUILDS, ownSchema } from '../builds';
 import { BACKINGS, type Backing, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '../materials';
-import { SCHOOLS, TAX_GROUPS } from '../pricing/book';
+import { TAX_GROUPS } from '../pricing/book';
+import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
 import type { Settings } from '../settings';
 import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length, length } from '../units/length';
-import { MOST_MONEY, money } from '../units/money';
+import { MOST_MONEY } from '../units/money';
 
 const anyLength = z.custom<Length>(
   (value) => typeof value === 'number' && Number.isSafeInteger(value) && Math.abs(value) <= LONGEST,
@@ -21,28 +22,10 @@ export const lengthOrZero = anyLength.refine((value) => value >= 0, 'a length is
 export const positiveLength = anyLength.refine((value) => value > 0, 'a size is more than zero');
 const code = z.string().min(1).max(40);
 const colour = z.string().regex(/^#[0-9a-f]{6}$/i);
-const decimalText = z.string().regex(/^\d{1,9}(\.\d{1,6})?$/);
 const kilograms = z.number().positive().max(10_000);
 
+const itemPrice = { price: itemRuleSchema.optional() };
 const amount = z.int().min(0).max(MOST_MONEY);
-const chartSchema = z.object({
-  by: z.enum(['in', 'cm', 'ft', 'm']),
-  steps: z
-    .array(z.tuple([decimalText, amount.transform(money)]))
-    .min(1)
-    .max(500),
-  perExtraUnit: amount.transform(money).optional(),
-});
-const itemPrice = {
-  price: z
-    .object({
-      school: z.enum(SCHOOLS).optional(),
-      markup: decimalText.optional(),
-      minimum: amount.transform(money).optional(),
-      chart: chartSchema.optional(),
-    })
-    .optional(),
-};
 
 const sheetFields = {
   code,

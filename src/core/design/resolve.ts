@@ -1,6 +1,7 @@
 /** Looks a design's materials up in the books. What is not there is an issue beside the field that names it. */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
 import type { Backing, Catalogue, Glazing, Moulding, Sheet } from '../materials';
+import { type PriceBook, ruleHeld } from '../pricing/book';
 import type { Design } from './design';
 
 export interface Resolved {
@@ -83,8 +84,11 @@ interface Place {
   readonly index: number;
 }
 
-/** The design with the figures of its materials in place of their codes: what is held or agreed cannot change with the books. */
-export function freeze({ design, ...found }: Resolved): Design {
+/**
+ * The design with the figures of its materials in place of their codes, each with the price rule of its group: what
+ * is held or agreed cannot change with the books.
+ */
+export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups']): Design {
   const of = ({ kind, index }: Place) =>
     ({
       mat: found.mats[index],
@@ -95,7 +99,12 @@ export function freeze({ design, ...found }: Resolved): Design {
       fillet: found.fillet,
       mount: found.mountBoard,
     })[kind];
-  return withChoices(design, (_choice, place) => ({ given: of(place) as never }));
+  const group = { mat: 'mat', moulding: 'moulding', inner: 'moulding', fillet: 'moulding', mount: 'mat' } as const;
+  return withChoices(design, (_choice, place) => {
+    const material = of(place) as Sheet;
+    const rule = groups[place.kind === 'glazing' || place.kind === 'backing' ? place.kind : group[place.kind]];
+    return { given: { ...material, price: { ...ruleHeld(rule), ...material.price } } as never };
+  });
 }
 
 /** The design with its materials by code again, as the books have them today. */

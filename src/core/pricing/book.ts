@@ -30,6 +30,13 @@ export interface GroupRule {
   readonly oversize?: { readonly w: Length; readonly h: Length; readonly factor: string };
   readonly chart?: Chart;
 }
+/** The rule as it stands in the books today, to be held with a material that is quoted. */
+export const ruleHeld = ({ school, markup, minimum, chart }: GroupRule): ItemRule => ({
+  school: school ?? 'cost-up',
+  markup,
+  ...(minimum === undefined ? {} : { minimum }),
+  ...(chart ? { chart } : {}),
+});
 /** What one material says against the rule of its group. */
 export type ItemRule = Partial<Pick<GroupRule, 'school' | 'markup' | 'minimum' | 'chart'>>;
 

@@ -30,6 +30,9 @@ export const insertShop = (tx: Tx, shop: ShopRow) =>
     shop.demo,
   ]);
 
+export const setPrices = (tx: Tx, prices: ShopRow['prices']) =>
+  tx.query('UPDATE shop SET prices = $1 WHERE id = 1', [JSON.stringify(prices)]);
+
 export async function latestEdition(db: Queries): Promise<number> {
   const rows = await db.query<{ number: number | null }>('SELECT max(number) AS number FROM price_edition');
   return rows[0]?.number ?? 0;

@@ -5,11 +5,12 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { PersonView, ShopView } from '@/contract/views';
 import { useLive } from '@/ui/live';
-import { Cash, Len } from '@/ui/figures';
+import { Len } from '@/ui/figures';
 import { ProfileMark } from '@/ui/profile-mark';
 import styles from './books.module.css';
 import { ImportList } from './import-list';
 import { People } from './people';
+import { PriceRules } from './price-rules';
 
 export function Books({ shop, people, owner }: { shop: ShopView; people: readonly PersonView[]; owner: boolean }) {
   const router = useRouter();
@@ -42,6 +43,9 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
           aria-label="Search the price list"
           onChange={(event) => setText(event.target.value)}
         />
+        <a className={styles.export} href="/interface">
+          Open interface
+        </a>
         <a className={styles.export} href="/api/v1/export/mouldings.csv">
           Export as CSV
         </a>
@@ -103,41 +107,7 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
           )}
         </div>
         <aside>
-          <section>
-            <h2>Rules of price</h2>
-            <dl>
-              {Object.entries(shop.prices.groups).map(([group, rule]) => (
-                <div key={group}>
-                  <dt>{group}</dt>
-                  <dd>cost × {rule.markup}</dd>
-                </div>
-              ))}
-              <div>
-                <dt>work</dt>
-                <dd>{shop.prices.labourPerHour} an hour</dd>
-              </div>
-              <div>
-                <dt>hanging kit</dt>
-                <dd>
-                  <Cash value={shop.prices.kit} />
-                </dd>
-              </div>
-              <div>
-                <dt>ending</dt>
-                <dd>{shop.prices.ending}</dd>
-              </div>
-              <div>
-                <dt>tax</dt>
-                <dd>
-                  {shop.prices.tax.percent.goods} %, {shop.prices.tax.mode === 'exclusive' ? 'added' : 'contained'}
-                </dd>
-              </div>
-              <div>
-                <dt>deposit</dt>
-                <dd>{shop.prices.depositPercent} %</dd>
-              </div>
-            </dl>
-          </section>
+          <PriceRules prices={shop.prices} owner={owner} />
           <People people={people} owner={owner} />
         </aside>
       </div>

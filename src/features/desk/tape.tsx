@@ -196,7 +196,9 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
       <h2>Sizes</h2>
       <ul>
         {SIZES.map(([name, key]) => [
-          sizes[key] && !(key === 'sight' && sizes.inside) && <Line key={key} name={name} figure={<SizeText of={sizes[key]} />} workings={both(key)} />,
+          sizes[key] && !(key === 'sight' && sizes.inside) && (
+            <Line key={key} name={name} figure={<SizeText of={sizes[key]} />} workings={both(key)} />
+          ),
           ...under(key),
         ])}
         <OwnFigures worked={worked} />

@@ -1,7 +1,7 @@
-/** A supplier's list into the books: all rows or none, as a new edition. */
+/** The books change by editions: a supplier's list, all rows or none; a rule of price. */
 import { planImport, readMouldingList } from '@/core/books/moulding-list';
 import { bad, good, issue } from '@/core/issue';
-import { insertEdition, latestEdition, listMouldings, putMoulding } from '@/db/queries/books';
+import { getShop, insertEdition, latestEdition, listMouldings, putMoulding, setPrices } from '@/db/queries/books';
 import type { Handler } from '../door';
 
 export const importMouldings: Handler<'import-mouldings'> = async (tx, { text, edition, file }, { now, by }) => {
@@ -29,6 +29,32 @@ export const importMouldings: Handler<'import-mouldings'> = async (tx, { text, e
         entityId: String(next),
         before: { edition: current },
         after: { edition: next, file, added, changed },
+      },
+    ],
+    touched: ['books'],
+  });
+};
+
+export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, group, rule }, { now, by }) => {
+  const current = await latestEdition(tx);
+  if (current !== edition) return bad(issue('books-stale', { seen: edition, now: current }));
+  const shop = await getShop(tx);
+  if (!shop) return bad(issue('shop-unknown'));
+  const before = shop.prices.groups[group];
+  // What the page does not ask about stays as it was.
+  const { chart: _chart, minimum: _minimum, ...kept } = before;
+  const after = { ...kept, ...rule };
+  await insertEdition(tx, current + 1, now, by, `price rule of ${group}`);
+  await setPrices(tx, { ...shop.prices, groups: { ...shop.prices.groups, [group]: after } });
+  return good({
+    result: { edition: current + 1 },
+    audit: [
+      {
+        what: 'price rule set',
+        entity: 'books',
+        entityId: String(current + 1),
+        before: { group, rule: before },
+        after: { group, rule: after },
       },
     ],
     touched: ['books'],

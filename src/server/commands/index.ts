@@ -1,7 +1,7 @@
 /** Every command and the use case behind it. */
 import type { Handlers } from '../door';
 import { finalCheck, handOver, hold, moveStep, release } from './bench';
-import { importMouldings } from './books';
+import { importMouldings, setGroupRule } from './books';
 import { askCard, cardAnswer, reversePayment, takeCash } from './money';
 import { acceptOrder, cancelOrder, saveQuote } from './orders';
 import { addCustomer, addStaff, setUpShop } from './people';
@@ -23,4 +23,5 @@ export const handlers: Handlers = {
   release,
   'hand-over': handOver,
   'import-mouldings': importMouldings,
+  'set-group-rule': setGroupRule,
 };

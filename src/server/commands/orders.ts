@@ -99,7 +99,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   if (!written.ok) return written;
   const pieces = payload.pieces.map((piece, index) => ({
     ...piece,
-    quoted: freeze(worked.value.worked[index]!.resolved),
+    quoted: freeze(worked.value.worked[index]!.resolved, worked.value.books.prices.groups),
   }));
   if (!(await putPieces(tx, payload.orderId, pieces))) return bad(issue('piece-elsewhere'));
   const { number, before } = written.value;
@@ -183,7 +183,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (agreed.total !== total) return bad(issue('price-changed', { seen: total, now: agreed.total }));
 
   for (const [index, piece] of pieces.entries()) {
-    const again = workOut(freeze(worked[index]!.resolved), shopOf(books));
+    const again = workOut(freeze(worked[index]!.resolved, books.prices.groups), shopOf(books));
     if (!again.ok) return again;
     await agreePiece(tx, piece.id, again.value);
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
