@@ -102,11 +102,18 @@ test('the open interface works the example out, with its working, and describes 
   expect(parsed).toEqual({ length: { mm: 263.525, units: 84328, text: '10 3/8 in' } });
   const document = await (await request.get('/api/v1/openapi.json')).json();
   expect(document.openapi).toBe('3.1.0');
-  expect(document.paths['/api/v1/work-out'].post.requestBody.content['application/json'].schema.required).toEqual([
-    'build',
-    'piece',
-    'frame',
-  ]);
+  const { schema } = document.paths['/api/v1/work-out'].post.requestBody.content['application/json'];
+  const builds = schema.anyOf[0].oneOf as { required: string[]; properties: { build: { const: string } } }[];
+  expect(builds.map((one) => one.properties.build.const)).toContain('floater');
+  expect(builds.every((one) => one.required.join() === 'build,piece')).toBe(true);
+  expect(Object.keys(document.paths)).toContain('/api/v1/sums/size-chain');
+  const sum = await request.post('/api/v1/sums/polygons', {
+    data: { sides: 6, side: '200 mm', faceWidth: '30 mm', rabbetWidth: '7 mm' },
+  });
+  expect(await sum.json()).toMatchObject({ blade: '30°', longPoint: '226.56 mm', shortPoint: '191.92 mm' });
+  const many = await request.post('/api/v1/work-out', { data: { designs: [DESIGN, DESIGN, { build: 'tent' }] } });
+  const { results } = await many.json();
+  expect([results.length, results[1].price.total, results[2].issues[0].path]).toEqual([3, 18684, 'build']);
 });
 
 test.describe('hostile bodies get problem details with a path, and the server stays up', () => {

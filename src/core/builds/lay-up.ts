@@ -270,6 +270,8 @@ export function pieceKg({ design, piece }: Job): number {
   if (design.piece.kg !== undefined) return design.piece.kg;
   const { larger: of } = piece;
   if (design.piece.kind === 'canvas') return canvasKg(of);
+  // An object or a garment weighs what was weighed; until then nothing is guessed.
+  if (design.piece.kind === 'object' || design.piece.kind === 'garment') return 0;
   return squareMetres(of) * DENSITY.paperPerSquareMetre;
 }
 /** Cloth and paint by area, bars by perimeter. */

@@ -55,7 +55,7 @@ function materialFacts(facts: Facts, { job, laid }: Worked): void {
     if (!sheet.archival && facts.notArchival === undefined) facts.notArchival = name;
   }
   facts.boards = boards;
-  facts.acidFree = boards.length > 0 && facts.notArchival === undefined;
+  if (boards.length > 0) facts.acidFree = facts.notArchival === undefined;
   facts.hiddenSpacer = laid.matted ? laid.matted.spacer !== undefined : facts.spacers;
 }
 

@@ -5,7 +5,9 @@ import { type Length, inches, length, mm } from '../units/length';
 import type { Design, HouseChoice, PieceKind } from './design';
 
 /** What a build usually holds, and how deep that is. */
-const USUAL: Partial<Record<BuildCode, { readonly kind: PieceKind; readonly thickness: readonly [Length, Length] }>> = {
+export const USUAL_PIECE: Partial<
+  Record<BuildCode, { readonly kind: PieceKind; readonly thickness: readonly [Length, Length] }>
+> = {
   floater: { kind: 'canvas', thickness: [inches(0, 3, 4), mm(18)] },
   'open-canvas': { kind: 'canvas', thickness: [inches(0, 3, 4), mm(18)] },
   tray: { kind: 'panel', thickness: [inches(0, 3, 4), mm(18)] },
@@ -21,8 +23,8 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
   const { own: _own, several, spacer, fillet, mount: _mount, ...rest } = design;
   const of = BUILDS[build];
   const uses = (part: (typeof of.uses)[number]) => of.uses.includes(part);
-  const usual = USUAL[build];
-  const before = USUAL[design.build];
+  const usual = USUAL_PIECE[build];
+  const before = USUAL_PIECE[design.build];
   const wasUsual = before ? design.piece.kind === before.kind : true;
   const kind = usual?.kind ?? (wasUsual && before ? 'print' : design.piece.kind);
   const thickness = usual

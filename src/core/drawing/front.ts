@@ -170,9 +170,10 @@ function compass(at: (u: number, v: number) => Point, w: number, h: number, bras
 
 /** An invented picture that fills the window: a shore and the lines of the water, or what the piece is. */
 function artwork(kind: PieceKind, x: number, y: number, w: number, h: number): Shape[] {
-  const [paper, mark, accent] = PAPER[kind];
+  const [paper, mark, accent] = PAPER[w > 5 * h ? 'certificate' : kind];
   const ground: Shape = { kind: 'area', points: rectangle(x, y, w, h), fill: paper };
   const at = (u: number, v: number): Point => [x + u * w, y + v * h];
+  if (w > 5 * h) return [ground, { kind: 'line', points: [at(0.3, 0.5), at(0.7, 0.5)], line: mark, width: 1.6 }];
   if (kind === 'garment') return shirt(at, mark, accent);
   if (kind === 'object') return compass(at, w, h, accent, mark);
   if (kind === 'mirror') {

@@ -2,6 +2,7 @@
 import { BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
 import { type Design, type HouseChoice, newDesign } from '../design/design';
+import { USUAL_PIECE } from '../design/with-build';
 import type { Backing, Glazing, Moulding, Sheet } from '../materials';
 import type { PriceBook } from '../pricing/book';
 import { type Settings, defaultSettings } from '../settings';
@@ -260,6 +261,7 @@ export function readRequest(
   const { piece, rates } = body;
   const reader = new RequestReader(unit, rates);
   const build = BUILDS[body.build];
+  const usual = USUAL_PIECE[body.build];
   const start = newDesign(
     settings,
     house,
@@ -321,10 +323,14 @@ export function readRequest(
     piece: {
       ...start.piece,
       title: piece.title ?? '',
-      kind: piece.kind ?? 'print',
+      kind: piece.kind ?? usual?.kind ?? 'print',
       ...(width2 ? { width2 } : {}),
       ...(height2 ? { height2 } : {}),
-      thickness: reader.read('piece.thickness', piece.thickness, start.piece.thickness),
+      thickness: reader.read(
+        'piece.thickness',
+        piece.thickness,
+        usual?.thickness[unit === 'in' ? 0 : 1] ?? start.piece.thickness,
+      ),
       irreplaceable: piece.irreplaceable ?? false,
       signed: piece.signed ?? false,
       ...(piece.kg === undefined ? {} : { kg: piece.kg }),

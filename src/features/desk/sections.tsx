@@ -1,6 +1,7 @@
 'use client';
 /** What can be chosen in each section of the desk. */
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import { BUILDS, BUILD_CODES, type BuildCode } from '@/core/builds';
 import type { Part } from '@/core/builds/build';
@@ -30,7 +31,44 @@ export interface SectionProps {
 const codeOf = (choice: { code: string } | { given: { code: string } }) =>
   'code' in choice ? choice.code : choice.given.code;
 
-export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
+/** As weighed, in kilograms; what cannot be read is said and not taken. */
+function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: number | undefined) => void }) {
+  const [text, setText] = useState(kg === undefined ? '' : String(kg));
+  const read = Number(text.replace(',', '.').replace(/\s*kg$/, ''));
+  const wrong = text.trim() !== '' && !(read > 0 && read <= 10_000);
+  return (
+    <div>
+      <TextField
+        label="Weighs, in kg"
+        name="piece.kg"
+        value={text}
+        most={20}
+        onChange={(to) => {
+          setText(to);
+          const kilos = Number(to.replace(',', '.').replace(/\s*kg$/, ''));
+          if (to.trim() === '') onChange(undefined);
+          else if (kilos > 0 && kilos <= 10_000) onChange(kilos);
+        }}
+      />
+      {wrong && <p className={styles.aside}>“{text}” is not a weight. Expected something like 1.5.</p>}
+    </div>
+  );
+}
+
+/** Out of square, when the two ends of a side were measured and differ by more than a hair. */
+function OutOfSquare({ worked, shop }: { worked: WorkedOut | undefined; shop: ShopView }) {
+  if (!worked) return null;
+  const { larger, smaller } = worked.sizes.piece;
+  const difference = length(Math.max(larger.w - smaller.w, larger.h - smaller.h));
+  if (difference <= defaultSettings(shop.homeUnit).squareTolerance) return null;
+  return (
+    <p className={styles.aside}>
+      Out of square by <Len value={difference} fine />: the larger measure sizes what is behind, the smaller the window.
+    </p>
+  );
+}
+
+export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) {
   const { piece: it } = piece.design;
   return (
     <>
@@ -82,6 +120,7 @@ export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
           Measure the other ends too
         </Button>
       )}
+      <OutOfSquare worked={worked} shop={shop} />
       <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
       <Toggle
         label="Original or reproduction"
@@ -93,6 +132,16 @@ export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
         onChange={(to) => desk.put(['piece', 'irreplaceable'], to === 'original')}
       />
       <Tick label="Signed" checked={it.signed} onChange={(on) => desk.put(['piece', 'signed'], on)} />
+      {['canvas', 'panel', 'painting'].includes(it.kind) && (
+        <Tick
+          label="Thick paint"
+          checked={it.thickPaint ?? false}
+          onChange={(on) => desk.put(['piece', 'thickPaint'], on || undefined)}
+        />
+      )}
+      {['object', 'garment'].includes(it.kind) && (
+        <Weighed kg={it.kg} onChange={(kg) => desk.put(['piece', 'kg'], kg)} />
+      )}
       {(it.kind === 'canvas' || it.keyed) && (
         <Tick
           label="Keyed stretcher"
@@ -107,7 +156,7 @@ export function PieceSection({ shop, piece, unit, desk }: SectionProps) {
 const EDGES = [
   ['covered', 'Covered'],
   ['floated', 'Floated'],
-  ['part', 'Part of it'],
+  ['part', 'A part'],
 ] as const;
 const MODES = [
   ['equal', 'Equal'],
@@ -267,9 +316,9 @@ function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
         label="Windows laid out"
         value={several.layout}
         options={[
-          ['row', 'In a row'],
-          ['column', 'In a column'],
-          ['grid', 'In a grid'],
+          ['row', 'Row'],
+          ['column', 'Column'],
+          ['grid', 'Grid'],
         ]}
         onChange={(layout) => desk.put(['several', 'layout'], layout)}
       />
