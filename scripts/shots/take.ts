@@ -62,13 +62,54 @@ await page.getByRole('button', { name: /^Rabbet/ }).click();
 await page.getByRole('heading', { name: 'New order' }).click();
 await shot('desk');
 
+/** One picture of several desks, drawn small side by side. */
+async function sheetOf(name: string, builds: readonly string[]): Promise<void> {
+  const pictures: string[] = [];
+  for (const build of builds) {
+    await page.getByRole('combobox', { name: 'Built as' }).click();
+    await page.getByRole('option', { name: build, exact: true }).click();
+    await page.getByRole('heading', { name: /order/i }).click();
+    pictures.push((await page.screenshot()).toString('base64'));
+  }
+  const wall = await context.newPage();
+  await wall.setViewportSize({ width: 1600, height: Math.ceil(builds.length / 2) * 500 });
+  const images = pictures.map((one) => `<img style="width:100%" src="data:image/png;base64,${one}">`).join('');
+  await wall.setContent(`<body style="margin:0;display:grid;grid-template-columns:1fr 1fr">${images}</body>`);
+  await wall.screenshot({ path: path.join(INTO, `${name}.png`) });
+  await wall.close();
+}
+await page.evaluate(() => localStorage.clear());
+await page.goto('/desk');
+await page.getByLabel('Name', { exact: true }).fill('Skerry light');
+await page.getByLabel('Width').fill('12 x 16');
+await sheetOf('builds-1', [
+  'No mat',
+  'Dry mounted',
+  'Floated',
+  'Floater frame',
+  'Canvas in a rabbet',
+  'Tray',
+  'Shadow box',
+]);
+await sheetOf('builds-2', [
+  'Garment',
+  'Fabric over a board',
+  'Between two panes',
+  'Metal sections',
+  'Customer’s own frame',
+  'Mirror',
+  'Window mat',
+]);
+
 for (const [name, place] of [
+  ['books', '/books'],
+  ['sums', '/sums?job=2429-1&sum=floater'],
   ['board', '/board'],
   ['bench', '/bench/2421-1'],
   ['collect', '/collect/2417'],
 ] as const) {
   await page.goto(place);
-  await page.getByRole('main').waitFor();
+  await page.locator('main:not([aria-busy])').waitFor();
   await shot(name);
 }
 await page.goto('/books');

@@ -10,7 +10,7 @@ import { choiceName, fieldName } from '@/words/builds';
 import { sayIssue } from '@/words/issues';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
-import type { SectionProps } from './sections';
+import type { SectionProps } from './section-props';
 
 const SEAT = [
   ['Inside width, top', 'top'],

@@ -10,15 +10,10 @@ import { FractionText } from '@/ui/figures';
 import { buildName } from '@/words/builds';
 import { KIND_NAMES, hangingText } from '@/words/materials';
 import styles from './desk.module.css';
-import {
-  BackSection,
-  FrameSection,
-  GlassSection,
-  InsistsSection,
-  MatSection,
-  PieceSection,
-  type SectionProps,
-} from './sections';
+import { MatSection } from './mat-section';
+import { PieceSection } from './piece-section';
+import type { SectionProps } from './section-props';
+import { BackSection, FrameSection, GlassSection, InsistsSection } from './sections';
 
 interface Section {
   readonly key: string;
