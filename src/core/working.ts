@@ -2,7 +2,7 @@
  * How a figure came about: its label, a formula over named inputs, and the inputs. The formula is written so that
  * a person can read it and a test can recompute it: names, whole numbers, + − × ÷ and brackets.
  */
-import type { Length, Unit } from './units/length';
+import type { Length, Size, Unit } from './units/length';
 import { lengthText } from './units/format-length';
 import { type Money, formatMoney } from './units/money';
 
@@ -66,6 +66,15 @@ export class Notebook {
   later(path: string, label: string, said: () => Said, value: Length): Length {
     this.notes.push({ path, label, formula: '', inputs: said, value });
     return value;
+  }
+
+  /** A width and a height by one formula: noted as `path.w` and `path.h`. */
+  size(path: string, label: string, formula: string, of: (key: 'w' | 'h') => readonly [Length, Inputs]): Size {
+    const side = (key: 'w' | 'h') => {
+      const [value, inputs] = of(key);
+      return this.note(`${path}.${key}`, `${label} ${key === 'w' ? 'width' : 'height'}`, formula, inputs, value);
+    };
+    return { w: side('w'), h: side('h') };
   }
 
   get workings(): Workings {

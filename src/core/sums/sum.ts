@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { type Issue, type Outcome, bad, good } from '../issue';
 import { type Complaint, LengthReader, type LengthText, lengthField, sidesField, sizeField } from '../open/reader';
 import { type Settings, defaultSettings } from '../settings';
+import type { Seat } from '../sizing/match';
 import { FINEST, formatLength } from '../units/format-length';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM, size } from '../units/length';
 import { DECIMAL } from '../units/rational';
@@ -51,6 +52,16 @@ export class Sum extends LengthReader {
     if (!value) return undefined;
     const of = (key: keyof Sides) => this.len(`${path}.${key}`, value[key], 1 as Length);
     return { left: of('left'), right: of('right'), top: of('top'), bottom: of('bottom') };
+  }
+  /** A seat measured inside at both ends; an end that was not measured is as long as the other. */
+  seat(given: { [K in keyof Seat]?: LengthText | undefined }): Seat {
+    const of = (key: keyof Seat, other: keyof Seat) => this.len(`seat.${key}`, given[key] ?? given[other], 1 as Length);
+    return {
+      top: of('top', 'bottom'),
+      bottom: of('bottom', 'top'),
+      left: of('left', 'right'),
+      right: of('right', 'left'),
+    };
   }
   /** A decimal text without its unit, or a complaint. */
   number(path: string, value: FigureText, otherwise: string): string {

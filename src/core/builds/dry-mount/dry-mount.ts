@@ -2,25 +2,18 @@
  * Heat or pressure bonded to a board that is cut large and trimmed to the piece; then matted, or bare behind spacer
  * strips. Never for an irreplaceable piece. Source: handbook, builds 3.
  */
-import { type Length, type Size, grow, inches, mm, plus, size, times } from '../../units/length';
+import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
 import type { Notebook } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
 import { layered, spaced, within } from '../lay-up';
 
-const NAME = { w: 'width', h: 'height' } as const;
 /** The board as cut first; it is trimmed to the piece afterwards. */
-export function boardFirst(piece: Size, excess: Length, book: Notebook): Size {
-  const of = (key: 'w' | 'h') =>
-    book.note(
-      `sizes.boardFirst.${key}`,
-      `board as cut first, ${NAME[key]}`,
-      'piece + 2 × excess',
-      { piece: piece[key], excess },
-      plus(piece[key], times(excess, 2)),
-    );
-  return size(of('w'), of('h'));
-}
+export const boardFirst = (piece: Size, excess: Length, book: Notebook): Size =>
+  book.size('sizes.boardFirst', 'board as cut first,', 'piece + 2 × excess', (key) => [
+    plus(piece[key], times(excess, 2)),
+    { piece: piece[key], excess },
+  ]);
 
 export const dryMount = build({
   fields: {

@@ -17,20 +17,14 @@ import {
   within,
 } from '../lay-up';
 
-const NAME = { w: 'width', h: 'height' } as const;
 /** The cloth to cut: wrapped on all sides, or flush at top and bottom when it is loosely laid. */
-export function clothFor(backing: Size, wrap: Length, loosely: boolean, book: Notebook): Size {
-  const of = (key: 'w' | 'h') =>
-    loosely && key === 'h'
-      ? book.note('sizes.cut.h', 'cloth height', 'board', { board: backing.h }, backing.h)
-      : book.note(
-          `sizes.cut.${key}`,
-          `cloth ${NAME[key]}`,
-          'board + 2 × wrap',
-          { board: backing[key], wrap },
-          plus(backing[key], times(wrap, 2)),
-        );
-  return size(of('w'), of('h'));
+export function clothFor(board: Size, wrap: Length, loosely: boolean, book: Notebook): Size {
+  const wrapped = book.size('sizes.cut', 'cloth', 'board + 2 × wrap', (key) => [
+    plus(board[key], times(wrap, 2)),
+    { board: board[key], wrap },
+  ]);
+  if (!loosely) return wrapped;
+  return size(wrapped.w, book.note('sizes.cut.h', 'cloth height', 'board', { board: board.h }, board.h));
 }
 
 /**

@@ -2,7 +2,7 @@
  * The edges shown: on a board with a border of it seen, or floated in a window; flat or raised on a hidden board.
  * Source: handbook, builds 4; R15.
  */
-import { type Length, type Size, grow, inches, mm, plus, size, times } from '../../units/length';
+import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
 import type { Notebook } from '../../working';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
@@ -19,20 +19,13 @@ import {
 } from '../lay-up';
 import { DENSITY } from '../../materials';
 
-const NAME = { w: 'width', h: 'height' } as const;
 export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));
 /** The hidden board a raised float stands on. */
-export function liftBoard(piece: Size, inset: Length, book: Notebook): Size {
-  const of = (key: 'w' | 'h') =>
-    book.note(
-      `sizes.liftBoard.${key}`,
-      `lift board ${NAME[key]}`,
-      'piece − 2 × inset',
-      { piece: piece[key], inset },
-      plus(piece[key], times(inset, -2)),
-    );
-  return size(of('w'), of('h'));
-}
+export const liftBoard = (piece: Size, inset: Length, book: Notebook): Size =>
+  book.size('sizes.liftBoard', 'lift board', 'piece − 2 × inset', (key) => [
+    plus(piece[key], times(inset, -2)),
+    { piece: piece[key], inset },
+  ]);
 
 export const float = build({
   fields: {

@@ -4,25 +4,18 @@
  */
 import type { Settings } from '../../settings';
 import { legsOf, walledFrame } from '../../sizing/frame';
-import { type Length, type Size, inches, length, minus, mm, plus, size, times } from '../../units/length';
+import { type Length, type Size, inches, length, minus, mm, plus, times } from '../../units/length';
 import type { Notebook } from '../../working';
 import { screwFor, screwsOnSide } from '../../parts/screws';
 import { type Hardware, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
 import { packageOfPiece, pieceLayer } from '../lay-up';
 
-const NAME = { w: 'width', h: 'height' } as const;
-export function insideOf(piece: Size, gap: Length, book: Notebook): Size {
-  const of = (key: 'w' | 'h') =>
-    book.note(
-      `sizes.inside.${key}`,
-      `inside ${NAME[key]}`,
-      'piece + 2 × gap',
-      { piece: piece[key], gap },
-      plus(piece[key], times(gap, 2)),
-    );
-  return size(of('w'), of('h'));
-}
+export const insideOf = (piece: Size, gap: Length, book: Notebook): Size =>
+  book.size('sizes.inside', 'inside', 'piece + 2 × gap', (key) => [
+    plus(piece[key], times(gap, 2)),
+    { piece: piece[key], gap },
+  ]);
 
 export interface Riser {
   readonly riser: Length;

@@ -9,21 +9,16 @@ import { build } from '../build';
 import { aLength, both } from '../fields';
 import { packageOfPiece, pieceLayer } from '../lay-up';
 
-const NAME = { w: 'width', h: 'height' } as const;
 export interface TraySizes {
   readonly inside: Size;
   readonly baseWidth: Length;
 }
 /** `inside = A + 2·showBorder`; the base is as wide as what shows and what lies under the piece. */
 export function traySizes(piece: Size, showBorder: Length, under: Length, book: Notebook): TraySizes {
-  const of = (key: 'w' | 'h') =>
-    book.note(
-      `sizes.inside.${key}`,
-      `inside ${NAME[key]}`,
-      'piece + 2 × border of base seen',
-      { piece: piece[key], 'border of base seen': showBorder },
-      plus(piece[key], times(showBorder, 2)),
-    );
+  const inside = book.size('sizes.inside', 'inside', 'piece + 2 × border of base seen', (key) => [
+    plus(piece[key], times(showBorder, 2)),
+    { piece: piece[key], 'border of base seen': showBorder },
+  ]);
   const baseWidth = book.note(
     'sizes.baseWidth',
     'base width',
@@ -31,7 +26,7 @@ export function traySizes(piece: Size, showBorder: Length, under: Length, book: 
     { 'border of base seen': showBorder, 'under the piece': under },
     plus(showBorder, under),
   );
-  return { inside: size(of('w'), of('h')), baseWidth };
+  return { inside, baseWidth };
 }
 
 export const tray = build({

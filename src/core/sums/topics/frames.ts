@@ -248,14 +248,7 @@ export const customersFrame = topic({
     irreplaceable: z.boolean().optional(),
   }),
   answer: (given, sum) => {
-    const side = (key: 'top' | 'bottom' | 'left' | 'right', other: keyof typeof given.seat) =>
-      sum.len(`seat.${key}`, given.seat[key] ?? given.seat[other], inches(1));
-    const seat = {
-      top: side('top', 'bottom'),
-      bottom: side('bottom', 'top'),
-      left: side('left', 'right'),
-      right: side('right', 'left'),
-    };
+    const seat = sum.seat(given.seat);
     const pack = packageOfSeat(seat, sum.len('allowance', given.allowance, sum.settings.allowance));
     const opening = sum.area('opening', given.opening);
     const piece = sum.area('piece', given.piece);

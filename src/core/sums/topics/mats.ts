@@ -1,15 +1,34 @@
 /** Layers, hidden spacer, several windows, turned edge, marking out, standard sizes. */
 import { z } from 'zod';
 import { firing } from '../../cautions/cautions';
-import { lipRoom, markingOut, matLayers, narrower, stripsRound, turnedEdge, widened } from '../../sizing/mats';
+import {
+  type MatLayer,
+  lipRoom,
+  markingOut,
+  matLayers,
+  narrower,
+  stripsRound,
+  turnedEdge,
+  widened,
+} from '../../sizing/mats';
 import { STANDARD_LISTS, standardSizes } from '../../sizing/match';
 import { arrange, backingPatch, narrowestBridge } from '../../sizing/windows';
 import { type Length, type Sides, type Size, grow, inches, length, minus, plus, size, times } from '../../units/length';
-import { L, sidesL, sizeL, topic, unitL } from '../sum';
+import { L, type Sum, sidesL, sizeL, topic, unitL } from '../sum';
 
 const one = size(inches(1), inches(1));
 const around = (of: Size, border: Sides): Size =>
   size(plus(of.w, border.left, border.right), plus(of.h, border.top, border.bottom));
+
+const usual = ({ settings: { border: all } }: Sum): Sides => ({ left: all, right: all, top: all, bottom: all });
+const marked = (layer: MatLayer, sum: Sum) => {
+  const { guide, centre, half } = markingOut(layer);
+  return {
+    guide: sum.saySides(guide),
+    centre: { fromLeft: sum.say(centre.fromLeft), fromTop: sum.say(centre.fromTop) },
+    half: sum.saySides(half),
+  };
+};
 
 export const mats = topic({
   title: 'Mats',
@@ -23,11 +42,10 @@ export const mats = topic({
   }),
   answer: (given, sum) => {
     const opening = sum.area('opening', given.opening) ?? one;
-    const all = sum.settings.border;
-    const border = sum.edges('border', given.border) ?? { left: all, right: all, top: all, bottom: all };
-    const usual = sum.len('reveal', given.reveal, sum.settings.reveal);
+    const border = sum.edges('border', given.border) ?? usual(sum);
+    const reveal = sum.len('reveal', given.reveal, sum.settings.reveal);
     const count = given.layers ?? (given.reveals ? given.reveals.length + 1 : 1);
-    const reveals = Array.from({ length: count - 1 }, (_, k) => sum.len(`reveals.${k}`, given.reveals?.[k], usual));
+    const reveals = Array.from({ length: count - 1 }, (_, k) => sum.len(`reveals.${k}`, given.reveals?.[k], reveal));
     const layers = matLayers(opening, border, [length(0), ...reveals]);
     return {
       package: sum.saySize(around(opening, border)),
@@ -35,14 +53,7 @@ export const mats = topic({
         opening: sum.saySize(layer.opening),
         border: sum.saySides(layer.border),
       })),
-      markingOut: layers.map((layer) => {
-        const { guide, centre, half } = markingOut(layer);
-        return {
-          guide: sum.saySides(guide),
-          centre: { fromLeft: sum.say(centre.fromLeft), fromTop: sum.say(centre.fromTop) },
-          half: sum.saySides(half),
-        };
-      }),
+      markingOut: layers.map((layer) => marked(layer, sum)),
     };
   },
 });
@@ -132,8 +143,7 @@ export const severalWindows = topic({
     }));
     const free = given.laidOut === 'free';
     const { windows, box } = arrange(openings, free ? { as: 'free', at } : { as: 'rows', columns }, bridge);
-    const all = settings.border;
-    const border = sum.edges('border', given.border) ?? { left: all, right: all, top: all, bottom: all };
+    const border = sum.edges('border', given.border) ?? usual(sum);
     const back = times(sum.len('reveal', given.reveal, settings.reveal), (given.layers ?? 1) - 1);
     const patch = sum.len('patch', given.patch, settings.patch);
     const narrowest = narrowestBridge(windows, back);
@@ -180,14 +190,8 @@ export const markingOuts = topic({
   title: 'Marking out',
   body: z.strictObject({ unit: unitL, opening: sizeL, border: sidesL }),
   answer: (given, sum) => {
-    const all = sum.settings.border;
-    const border = sum.edges('border', given.border) ?? { left: all, right: all, top: all, bottom: all };
-    const { guide, centre, half } = markingOut({ opening: sum.area('opening', given.opening) ?? one, border });
-    return {
-      guide: sum.saySides(guide),
-      centre: { fromLeft: sum.say(centre.fromLeft), fromTop: sum.say(centre.fromTop) },
-      half: sum.saySides(half),
-    };
+    const border = sum.edges('border', given.border) ?? usual(sum);
+    return marked({ opening: sum.area('opening', given.opening) ?? one, border }, sum);
   },
 });
 
@@ -203,8 +207,7 @@ export const standard = topic({
     minimum: L,
   }),
   answer: (given, sum) => {
-    const all = sum.settings.border;
-    const wished = sum.edges('borderWished', given.borderWished) ?? { left: all, right: all, top: all, bottom: all };
+    const wished = sum.edges('borderWished', given.borderWished) ?? usual(sum);
     const home = sum.unit === 'in' ? (['inches', 'centimetres'] as const) : (['centimetres', 'inches'] as const);
     const offers = standardSizes(
       sum.area('opening', given.opening) ?? one,

@@ -71,14 +71,7 @@ export const asBuilts = topic({
     allowance: L,
   }),
   answer: (given, sum) => {
-    const side = (key: 'top' | 'bottom' | 'left' | 'right', other: keyof typeof given.seat) =>
-      sum.len(`seat.${key}`, given.seat[key] ?? given.seat[other], inches(1));
-    const seat = {
-      top: side('top', 'bottom'),
-      bottom: side('bottom', 'top'),
-      left: side('left', 'right'),
-      right: side('right', 'left'),
-    };
+    const seat = sum.seat(given.seat);
     const allowance = sum.len('allowance', given.allowance, sum.settings.allowance);
     const found = asBuilt(sum.area('rabbet', given.rabbet) ?? one, seat, allowance, sum.settings.cuttingStep);
     return {
