@@ -2,6 +2,7 @@
  * The shop's defaults, thresholds and steps. The home unit picks the inch or the metric value of each; the exact
  * value stays with the job. Source: handbook, sizes, depth and hanging, schools; rulings R15, R24, R32.
  */
+import { type Practice, USUAL_PRACTICE } from './parts/practice';
 import { type Length, type Unit, inches, mm } from './units/length';
 
 export interface Settings {
@@ -54,7 +55,8 @@ export interface Settings {
   readonly wedges: readonly Length[];
   readonly braces: { readonly united: Length; readonly kg: number };
   readonly bracesPanes: { readonly united: Length; readonly kg: number };
-  readonly alwaysBraces: 'by size' | 'always' | 'never';
+  /** The shop's way where practitioners disagree; a job may choose another. */
+  readonly practice: Practice;
   /** Screws and pins. */
   readonly screws: readonly Length[];
   readonly screwClear: Length;
@@ -128,7 +130,7 @@ export function defaultSettings(unit: Unit): Settings {
     wedges: [3, 5, 7, 10, 12, 15].map(mm),
     braces: { united: pick(inches(60), mm(1500)), kg: 8 },
     bracesPanes: { united: pick(inches(50), mm(1270)), kg: 5 },
-    alwaysBraces: 'by size',
+    practice: USUAL_PRACTICE,
     screws:
       unit === 'in'
         ? [

@@ -99,11 +99,11 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
     const tried = lay(other, shop.settings, new Notebook());
     return 'issues' in tried ? undefined : tried;
   };
-  const route = routeOf(resolved, sizes, laid, scope);
+  const route = routeOf(job, sizes, laid, scope);
   return good({
     resolved,
     sizes,
-    parts: partsOf(laid, scope, shop.settings),
+    parts: partsOf(job, laid, scope, shop.settings),
     stack,
     weight,
     ...(hanging ? { hanging } : {}),

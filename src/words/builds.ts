@@ -1,5 +1,6 @@
 /** The trade's names for builds, what each asks, what it is made of, and its figures. */
 import type { BuildCode } from '@/core/builds';
+import type { Matter } from '@/core/parts/practice';
 
 const BUILDS: Readonly<Record<BuildCode, string>> = {
   'window-mat': 'Window mat',
@@ -145,6 +146,33 @@ const SCOPES: Readonly<Record<string, string>> = {
   refit: 'Refitted in its old frame',
   installed: 'Hung at the customer’s',
 };
+const MATTERS: Readonly<Record<Matter, string>> = {
+  fasteners: 'Held in by',
+  corner: 'Corners',
+  braces: 'Corner braces',
+  mitres: 'Joined',
+  cutFirst: 'Cut first',
+  back: 'Back closed by',
+};
+const PRACTICES: Readonly<Record<string, string>> = {
+  flexible: 'Flexible points',
+  rigid: 'Rigid points',
+  staples: 'Staples',
+  'glue and wedges': 'Glue and wedges',
+  glue: 'Glue alone',
+  splines: 'Splines',
+  'screws and braces': 'Screws and braces',
+  'by size': 'By size and weight',
+  always: 'Always',
+  never: 'Never',
+  overnight: 'Clamped overnight first',
+  'at once': 'Fastened at once',
+  'long legs': 'Long legs',
+  'short legs': 'Short legs',
+  'dust cover': 'Paper dust cover',
+  'tape only': 'Tape only',
+  'board with tabs': 'Board with tabs',
+};
 const SHAPES: Readonly<Record<string, string>> = {
   rectangle: 'Rectangle',
   oval: 'Oval',
@@ -166,5 +194,7 @@ export const legName = of(LEGS);
 export const mountName = of(MOUNTS);
 export const scopeName = of(SCOPES);
 export const shapeName = of(SHAPES);
+export const matterName = of(MATTERS);
+export const practiceName = of(PRACTICES);
 /** Figures that are said on the tape; others are only worked with. */
 export const figureName = (key: string): string | undefined => FIGURES[key];

@@ -1,13 +1,18 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
+import { BUILDS, BUILD_CODES } from '@/core/builds';
+import { HARDWARE } from '@/core/builds/build';
 import { RULES } from '@/core/cautions/rules';
+import { PIECE_KINDS } from '@/core/design/design';
+import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { CHECK_POINTS, STATIONS, STEPS, STEP_RULES } from '@/core/route/route';
 import { JOB_STATES } from '@/core/route/state';
 import { inches, mm } from '@/core/units/length';
 import { pointName, stateName, stationName, stepDone, stepName } from './bench';
 import { sayCaution, sayIssue, sayWayOut, wordedCodes } from './issues';
-import { dayName } from './materials';
+import { buildName, choiceName, fieldName, matterName, practiceName } from './builds';
+import { HARDWARE_NAMES, KIND_NAMES, dayName } from './materials';
 
 const sources = (folder: string): string[] =>
   fs.readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -51,6 +56,34 @@ describe('words', () => {
     expect(
       bare([...Object.keys(CHECK_POINTS), ...STEPS.flatMap((step) => STEP_RULES[step].lookAt)], pointName),
     ).toEqual([]);
+  });
+
+  it('names every build, its fields and choices, every part of hardware and every practice', () => {
+    const bare = (names: readonly string[], say: (key: string) => string | undefined) =>
+      names.filter((name) => (say(name) ?? name) === name);
+    const fields = BUILD_CODES.flatMap((code) => Object.entries(BUILDS[code].fields));
+    expect(bare(BUILD_CODES, buildName)).toEqual([]);
+    expect(
+      bare(
+        fields.filter(([, field]) => field.kind !== 'size').map(([key]) => key),
+        fieldName,
+      ),
+    ).toEqual([]);
+    expect(
+      bare(
+        fields.flatMap(([, field]) => (field.kind === 'choice' ? field.of : [])),
+        choiceName,
+      ),
+    ).toEqual([]);
+    expect(bare(HARDWARE, (key) => HARDWARE_NAMES[key])).toEqual([]);
+    expect(bare(MATTERS, matterName)).toEqual([]);
+    expect(
+      bare(
+        MATTERS.flatMap((matter) => [...PRACTICES[matter]]),
+        practiceName,
+      ),
+    ).toEqual([]);
+    expect(bare(PIECE_KINDS, (key) => KIND_NAMES[key])).toEqual([]);
   });
 
   it('says lengths in the unit in force, depths in millimetres, money as money', () => {

@@ -296,6 +296,22 @@ describe('windows, liners, fillets', () => {
   });
 });
 
+describe('where practitioners disagree', () => {
+  it('the usual way is the first of each, a job may choose another', () => {
+    const usual = worked('window-mat');
+    expect(hardware(usual)).toMatchObject({ 'flexible point': 22, wedge: 8 });
+    expect(usual.route.find((one) => one.step === 'join')).toMatchObject({ waits: 'glue cure', needs: ['cut-legs'] });
+    const other = worked('window-mat', {
+      practice: { fasteners: 'staples', corner: 'splines', braces: 'always', mitres: 'at once', back: 'tape only' },
+    });
+    expect(hardware(other)).toMatchObject({ staple: 22, spline: 4, 'corner brace': 4 });
+    expect([hardware(other)['flexible point'], hardware(other).wedge]).toEqual([undefined, undefined]);
+    expect(parts(other, 'dust cover')).toEqual([]);
+    expect(other.route.find((one) => one.step === 'join')!.waits).toBeUndefined();
+    expect(refused({ ...body('bare'), practice: { glue: 'both faces' } })).toEqual(['practice.glue input-wrong']);
+  });
+});
+
 describe('what cannot be', () => {
   it.each<[string, object, string]>([
     ['a key nobody knows', { zz: 1 }, 'zz input-wrong'],

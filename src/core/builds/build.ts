@@ -126,6 +126,10 @@ export interface Loose {
 }
 export const HARDWARE = [
   'flexible point',
+  'rigid point',
+  'staple',
+  'tab',
+  'spline',
   'offset clip',
   'clip',
   'spring clip',

@@ -6,6 +6,7 @@
 import { z } from 'zod';
 import { BUILD_CODES, BUILDS, ownSchema } from '../builds';
 import { BACKINGS, type Backing, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '../materials';
+import { practiceSchema } from '../parts/practice';
 import { TAX_GROUPS } from '../pricing/book';
 import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
 import type { Settings } from '../settings';
@@ -245,6 +246,8 @@ const common = {
   mountBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
   mount: z.enum(MOUNTS).optional(),
   hanging: hangingSchema,
+  /** Where this job is done another way than the shop's. */
+  practice: practiceSchema.optional(),
   scope: z.enum(SCOPES).optional(),
   place: z.enum(PLACES).optional(),
   finish: z.enum(FINISHES).optional(),

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Figure } from '../builds/build';
 import type { PriceBook } from '../pricing/book';
 import { type PiecePrice, priceOrder } from '../pricing/price';
+import { STEP_RULES, type StepKey, needsOf } from '../route/route';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM } from '../units/length';
 import { lengthText } from '../units/format-length';
 import { type Workings, quantityText } from '../working';
@@ -102,7 +103,16 @@ export const workOutAnswer = z.object({
     })
     .nullable()
     .describe('money in minor units'),
-  route: z.array(z.object({ step: z.string(), station: z.string(), minutes: z.int() })),
+  route: z.array(
+    z.object({
+      step: z.string(),
+      station: z.string(),
+      minutes: z.int(),
+      needs: z.array(z.string()),
+      waits: z.string().optional().describe('for what, once it is done'),
+      lookAt: z.array(z.string()),
+    }),
+  ),
   working: z
     .record(
       z.string(),
@@ -264,6 +274,8 @@ export function answerOf(
   const present = presenter(unit);
   const { len, maybe } = present;
   const { stack, weight, hanging } = worked;
+  const steps = new Set(worked.route.map((one) => one.step));
+  const has = (step: StepKey) => steps.has(step);
   return {
     build: worked.resolved.design.build,
     sizes: sizesOut(worked, present),
@@ -308,7 +320,14 @@ export function answerOf(
       waysOut: one.waysOut.map((way) => ({ code: way.code, message: words.wayOut(way.code, way.figures, unit) })),
     })),
     price: worked.price && book ? priceOut(worked.price, book) : null,
-    route: worked.route.map(({ step, station, minutes }) => ({ step, station, minutes })),
+    route: worked.route.map(({ step, station, minutes, waits }) => ({
+      step,
+      station,
+      minutes,
+      needs: needsOf(step, has),
+      ...(waits ? { waits } : {}),
+      lookAt: [...STEP_RULES[step].lookAt],
+    })),
     ...(withWorking ? { working: workingsOut(worked.workings, unit) } : {}),
   };
 }

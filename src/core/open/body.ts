@@ -4,6 +4,7 @@ import { BUILD_CODES, BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
 import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/design';
 import { BACKINGS, PROFILES, TIMBERS } from '../materials';
+import { practiceSchema } from '../parts/practice';
 import { TAX_GROUPS } from '../pricing/book';
 import { SHAPES } from '../sizing/shapes';
 import { ENDINGS, MOST_MONEY } from '../units/money';
@@ -194,6 +195,7 @@ const common = {
     })
     .partial()
     .optional(),
+  practice: practiceSchema.optional().describe('where this job is done another way than the shop’s'),
   scope: z.enum(SCOPES).optional(),
   place: z.enum(PLACES).optional(),
   finish: z.enum(FINISHES).optional(),

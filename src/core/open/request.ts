@@ -389,6 +389,7 @@ export function readRequest(
       slack,
       ...(body.hanging?.by ? { by: body.hanging.by } : {}),
     },
+    ...(body.practice ? { practice: body.practice } : {}),
     ...(body.scope ? { scope: body.scope } : {}),
     ...(body.place ? { place: body.place } : {}),
     ...(body.finish ? { finish: body.finish } : {}),

@@ -1,5 +1,6 @@
 /** Wedges, corner braces, points, tape and the dust cover. Source: handbook, depth and hanging, "Joining" and "Fitting"; R29, R37, R38, R59. */
 import type { Settings } from '../settings';
+import type { Practice } from './practice';
 import { type Length, type Size, mm, plus, size, times, toMm } from '../units/length';
 
 export interface Joint {
@@ -19,7 +20,8 @@ export function joining(
   outside: Size,
   kg: number,
   panes: number,
-  settings: Pick<Settings, 'wedges' | 'braces' | 'bracesPanes' | 'alwaysBraces'>,
+  settings: Pick<Settings, 'wedges' | 'braces' | 'bracesPanes' | 'practice'>,
+  practice: Pick<Practice, 'braces' | 'corner'> = settings.practice,
 ): Joint {
   const stacked = height > TALL ? 2 : 1;
   const wedge = settings.wedges.filter((one) => 3 * stacked * one <= 2 * height).at(-1);
@@ -31,7 +33,10 @@ export function joining(
     wedge,
     stacked,
     placesPerCorner,
-    braces: settings.alwaysBraces === 'always' || (settings.alwaysBraces === 'by size' && bySize),
+    braces:
+      practice.corner === 'screws and braces' ||
+      practice.braces === 'always' ||
+      (practice.braces === 'by size' && bySize),
   };
 }
 

@@ -5,6 +5,7 @@ import type { Settings } from '../settings';
 import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';
 import type { Hanging } from './hanging';
 import { dustCover, hinges, joining, pointsOnSide, tapeRound } from './joining';
+import { practiceOf } from './practice';
 import type { Scoped } from '../jobs/scope';
 
 export interface FlatPart {
@@ -52,7 +53,8 @@ function looseParts(loose: readonly Loose[], step: Length): Part[] {
 }
 
 /** Everything that is cut, in the order of the bench: legs, then what goes in, then strips and boards beside it. */
-export function partsOf(laid: Laid, scope: Scoped, settings: Settings): Part[] {
+export function partsOf({ design }: Pick<Job, 'design'>, laid: Laid, scope: Scoped, settings: Settings): Part[] {
+  const practice = practiceOf(settings.practice, design.practice);
   const step = settings.cuttingStep;
   const legs = laid.frames.flatMap((frame) => frame.legs.map((leg): LegPart => ({ kind: 'leg', ...leg, mitre: 45 })));
   const flat = laid.layers.flatMap((layer): FlatPart[] => {
@@ -69,7 +71,8 @@ export function partsOf(laid: Laid, scope: Scoped, settings: Settings): Part[] {
   });
   const outside = laid.frames.at(-1)?.outside;
   const cover = outside && dustCover(outside, settings);
-  const covered = scope.closed && laid.held === 'points' && cover && cover.w > 0 && cover.h > 0;
+  const covered =
+    practice.back === 'dust cover' && scope.closed && laid.held === 'points' && cover && cover.w > 0 && cover.h > 0;
   return [
     ...(scope.frame ? legs : []),
     ...flat,
@@ -98,8 +101,11 @@ function holding({ design, piece, settings }: Job, laid: Laid): Hardware[] {
   return mount === 'pads' ? [{ item: 'pad', count: 4 }] : [];
 }
 
+const FASTENERS = { flexible: 'flexible point', rigid: 'rigid point', staples: 'staple' } as const;
+
 export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, kg: number, scope: Scoped): Hardware[] {
   const { settings } = job;
+  const practice = practiceOf(settings.practice, job.design.practice);
   const frame = laid.frames.at(-1);
   const pack = laid.package;
   const panes = laid.layers.filter((one) => one.part === 'glazing' || one.part === 'pane').length;
@@ -108,15 +114,21 @@ export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, k
     frame &&
     !metal &&
     scope.frame &&
-    joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings);
+    joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
   const hung = hanging && scope.hung;
   return [
-    ...(joint && joint.wedge
+    ...(joint && joint.wedge && practice.corner === 'glue and wedges'
       ? [{ item: 'wedge', count: 4 * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
       : []),
     ...(joint && joint.braces ? [{ item: 'corner brace', count: 4 } as const] : []),
-    ...(scope.closed && laid.held === 'points' ? [{ item: 'flexible point', count: points } as const] : []),
+    ...(scope.closed && laid.held === 'points'
+      ? [{ item: FASTENERS[practice.fasteners], count: points } as const]
+      : []),
+    ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: 4 } as const] : []),
+    ...(scope.closed && laid.held === 'points' && practice.back === 'board with tabs'
+      ? [{ item: 'tab', count: 4 } as const]
+      : []),
     ...laid.hardware,
     ...holding(job, laid),
     ...(scope.closed && laid.held === 'points' ? [{ item: 'sealing tape', length: tapeRound(pack) } as const] : []),

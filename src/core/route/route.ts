@@ -1,8 +1,8 @@
 /** The steps of a job in their order, with what each needs, takes and looks at. Source: handbook, route. */
 import { BUILDS } from '../builds';
-import type { Laid } from '../builds/build';
-import type { Resolved } from '../design/resolve';
+import type { Job, Laid } from '../builds/build';
 import type { Scoped } from '../jobs/scope';
+import { practiceOf } from '../parts/practice';
 import type { Sizes } from '../sizes';
 import { UNITS_PER_INCH } from '../units/length';
 
@@ -129,13 +129,18 @@ export interface RouteStep {
   readonly step: StepKey;
   readonly station: Station;
   readonly minutes: number;
+  /** What it waits for once it is done. */
+  readonly waits?: StepRule['waits'];
 }
+
+/** Beyond glue and wedges, which the usual minutes have in them. */
+const JOINT_MINUTES = { 'glue and wedges': 0, glue: -2, splines: 12, 'screws and braces': 6 } as const;
 
 const BIG = 40 * UNITS_PER_INCH;
 const MORE = 10 * UNITS_PER_INCH;
 
 /** Which steps this piece has: those for which there is something to do. */
-function wanted(laid: Laid, scope: Scoped, { design }: Resolved): (step: StepKey) => boolean {
+function wanted(laid: Laid, scope: Scoped, { design }: Job): (step: StepKey) => boolean {
   const has = (...parts: string[]) => laid.layers.some((one) => parts.includes(one.part));
   const framed = scope.frame && laid.frames.length > 0;
   const assembled = scope.assembled === 'shop';
@@ -160,14 +165,21 @@ function wanted(laid: Laid, scope: Scoped, { design }: Resolved): (step: StepKey
 }
 
 /** The route of a design with its planned minutes. */
-export function routeOf(resolved: Resolved, sizes: Sizes, laid: Laid, scope: Scoped): RouteStep[] {
+export function routeOf(job: Job, sizes: Sizes, laid: Laid, scope: Scoped): RouteStep[] {
+  const { design, settings } = job;
+  const practice = practiceOf(settings.practice, design.practice);
   const steps = Math.max(0, Math.ceil((sizes.unitedSize - BIG) / MORE));
   const layers = Math.max(1, sizes.matted?.layers.length ?? 1) + (sizes.matted?.windows.length ?? 1) - 1;
-  const work = BUILDS[resolved.design.build].work ?? {};
-  return STEPS.filter(wanted(laid, scope, resolved)).map((step) => {
-    const { station, minutes } = STEP_RULES[step];
-    const extra = (minutes.layer ?? 0) * (layers - 1) + (minutes.size ?? 0) * steps + (work[step] ?? 0);
-    return { step, station, minutes: minutes.base + extra };
+  const work = BUILDS[design.build].work ?? {};
+  return STEPS.filter(wanted(laid, scope, job)).map((step) => {
+    const { station, minutes, waits } = STEP_RULES[step];
+    const extra =
+      (minutes.layer ?? 0) * (layers - 1) +
+      (minutes.size ?? 0) * steps +
+      (work[step] ?? 0) +
+      (step === 'join' ? JOINT_MINUTES[practice.corner] : 0);
+    const rests = waits === 'glue cure' && practice.mitres === 'at once' ? undefined : waits;
+    return { step, station, minutes: minutes.base + extra, ...(rests ? { waits: rests } : {}) };
   });
 }
 

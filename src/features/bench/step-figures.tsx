@@ -63,6 +63,7 @@ function Stick({ pairs, colour, face }: { pairs: readonly LegPart[]; colour: str
 
 function Legs({ worked }: { worked: WorkedOut }) {
   const all = legsOf(worked);
+  const longFirst = worked.resolved.design.practice?.cutFirst !== 'short legs';
   const groups = [...new Set(all.map((leg) => leg.of))].map((of) => all.filter((leg) => leg.of === of));
   return groups.reverse().map((pairs, group) => {
     const frame = worked.sizes.frames.find((one) => one.legs.some((leg) => leg.of === pairs[0]!.of));
@@ -71,10 +72,10 @@ function Legs({ worked }: { worked: WorkedOut }) {
       <div key={pairs[0]!.of}>
         <p className={styles.lead}>
           {group > 0 && `${legName(pairs[0]!.of)}: `}
-          {moulding.name}. Stop on the long point, mitre 45°. Long legs first.
+          {moulding.name}. Stop on the long point, mitre 45°. {longFirst ? 'Long' : 'Short'} legs first.
         </p>
         {group === 0 && <Stick pairs={pairs} colour={moulding.colour} face={toMm(moulding.faceWidth)} />}
-        {[...pairs].reverse().map((leg) => (
+        {(longFirst ? [...pairs].reverse() : pairs).map((leg) => (
           <div key={leg.side} className={styles.figure}>
             <span className={styles.count}>{leg.count} of</span>
             <Big value={leg.cut.longPoint} />
@@ -279,6 +280,8 @@ function Join({ worked }: { worked: WorkedOut }) {
 
 const HOLDS = [
   'flexible point',
+  'rigid point',
+  'staple',
   'clip',
   'offset clip',
   'spring clip',

@@ -8,7 +8,8 @@ import { BUILDS } from '@/core/builds';
 import { type Design, MOUNTS, SCOPES } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import { type Length, length, times } from '@/core/units/length';
-import { buildName, mountName, scopeName } from '@/words/builds';
+import { buildName, matterName, mountName, practiceName, scopeName } from '@/words/builds';
+import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 
@@ -175,7 +176,29 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           onChange={(slack) => desk.put(['hanging', 'slack'], slack)}
         />
       )}
+      <Practices shop={shop} piece={piece} desk={desk} />
     </>
+  );
+}
+
+/** Where this job is done another way than the shop's. */
+function Practices({ shop, piece, desk }: Pick<SectionProps, 'shop' | 'piece' | 'desk'>) {
+  const usual = defaultSettings(shop.homeUnit).practice;
+  const { practice } = piece.design;
+  return (
+    <details className={styles.more}>
+      <summary>Done another way</summary>
+      {MATTERS.map((matter) => (
+        <Choose
+          key={matter}
+          label={matterName(matter)}
+          name={`practice.${matter}`}
+          value={practice?.[matter] ?? usual[matter]}
+          options={PRACTICES[matter].map((code) => ({ code, name: practiceName(code) }))}
+          onChange={(to) => desk.put(['practice'], { ...practice, [matter]: to })}
+        />
+      ))}
+    </details>
   );
 }
 
