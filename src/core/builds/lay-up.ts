@@ -136,8 +136,16 @@ export function matted(
   const reveals = design.mats.map((mat, index) => (index === 0 ? length(0) : mat.reveal));
   const grown = fillet ? design.fillet!.lip : length(0);
   const innermost: MatLayer = { opening: open, border };
-  const layer = (back: Length, turned: boolean): CutLayer => {
+  const layer = (back: Length, turned: boolean, path: string, name: string): CutLayer => {
     const of = widened(innermost, back);
+    if (back > 0)
+      for (const key of ['w', 'h'] as const)
+        book.later(
+          `${path}.${key}`,
+          `${name}, ${NAME[key]}`,
+          () => ({ formula: 'window + 2 × stands back', inputs: { window: open[key], 'stands back': back } }),
+          of.opening[key],
+        );
     return {
       ...of,
       back,
@@ -146,7 +154,12 @@ export function matted(
     };
   };
   const layers = standBack(reveals).map((back, index) =>
-    layer(plus(back, grown), design.mats[index]!.style === 'turned'),
+    layer(
+      plus(back, grown),
+      design.mats[index]!.style === 'turned',
+      `sizes.layers.${index}.opening`,
+      `window of layer ${index + 1}`,
+    ),
   );
   const shape = { shape: design.window.shape ?? NO_SHAPE.shape, corner: design.window.corner };
   const windows: Window[] = group?.windows ?? [
@@ -160,7 +173,9 @@ export function matted(
     border,
     layers,
     package: pack,
-    ...(design.spacer ? { spacer: layer(design.spacer.setBack, false) } : {}),
+    ...(design.spacer
+      ? { spacer: layer(design.spacer.setBack, false, 'sizes.hiddenSpacer', 'window of the hidden spacer') }
+      : {}),
     ...(single?.under ? { sheetUnder: single.under } : {}),
     ...(bridge === undefined ? {} : { bridge }),
   };

@@ -45,7 +45,13 @@ export function riserOf(
   const onSide = (side: Length) => (side <= settings.screwStep ? 1 : 2);
   return {
     riser,
-    proud: pieceDepth > innerDepth ? minus(pieceDepth, innerDepth) : length(0),
+    proud: book.note(
+      'sizes.proud',
+      'stands out of the frame',
+      'larger of (piece depth − inner depth, 0)',
+      { 'piece depth': pieceDepth, 'inner depth': innerDepth },
+      pieceDepth > innerDepth ? minus(pieceDepth, innerDepth) : length(0),
+    ),
     setBack: riser >= 0 ? setBack : pieceDepth > innerDepth ? length(0) : minus(innerDepth, pieceDepth),
     needed,
     blocks: needed ? 2 * (onSide(piece.w) + onSide(piece.h)) : 0,

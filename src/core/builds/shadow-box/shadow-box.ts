@@ -3,7 +3,7 @@
  * fastenerRoom`. Source: handbook, builds 8; R15, R26, R58.
  */
 import { DENSITY } from '../../materials';
-import { type Length, type Size, grow, inches, minus, mm, plus, size, times } from '../../units/length';
+import { type Length, type Size, grow, inches, minus, mm, plus, times } from '../../units/length';
 import type { Notebook } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
@@ -144,7 +144,10 @@ export const shadowBox = build({
       figures: {
         innerDepth,
         rabbetDepthNeeded: rabbetNeeded(objectDepth, own.clearance, depths, book),
-        visibleFloor: size(minus(pack.w, times(stripThickness, 2)), minus(pack.h, times(stripThickness, 2))),
+        visibleFloor: book.size('sizes.visibleFloor', 'floor seen,', 'package − 2 × strip thickness', (key) => [
+          minus(pack[key], times(stripThickness, 2)),
+          { package: pack[key], 'strip thickness': stripThickness },
+        ]),
         floorWanted: floor,
         object: objectDepth,
       },
