@@ -13,6 +13,11 @@ import { buildName, shapeName } from '@/words/builds';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 
+const STYLES = [
+  ['bevel', 'Bevelled'],
+  ['reverse', 'Bevel reversed'],
+  ['turned', 'Turned over'],
+] as const;
 const EDGES = [
   ['covered', 'Covered'],
   ['floated', 'Floated'],
@@ -245,6 +250,13 @@ export function MatSection(props: SectionProps) {
             value={codeOf(mat.board)}
             options={shop.lists.mats}
             onChange={(code) => desk.put(['mats', index, 'board'], { code })}
+          />
+          <Choose
+            label="Window edge"
+            name={`mats.${index}.style`}
+            value={mat.style ?? 'bevel'}
+            options={STYLES.map(([code, name]) => ({ code, name }))}
+            onChange={(style) => desk.put(['mats', index, 'style'], style === 'bevel' ? undefined : style)}
           />
           {(index > 0 || (mayGo && mats.length === 1)) && (
             <div className={styles.reveal}>

@@ -3,6 +3,7 @@ import bwipjs from 'bwip-js/node';
 import type { JobView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
+import { markingOut } from '@/core/sizing/mats';
 import { type Size, type Unit, toMm } from '@/core/units/length';
 import { pointName, stationName, stepName } from '@/words/bench';
 import { buildName, figureName, legName, partName } from '@/words/builds';
@@ -102,7 +103,14 @@ function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): n
       y + 10,
       { size: 9.5 },
     );
-    y += 14.5;
+    const { centre, half } = markingOut(part.layer!);
+    sheet.text(
+      `from the back: centre ${len(centre.fromLeft)} from the left, ${len(centre.fromTop)} from the top; half ${len(half.left)} × ${len(half.top)}`,
+      x,
+      y + 14.2,
+      { size: 8.5, colour: SOFT },
+    );
+    y += 18.5;
   }
   for (const part of worked.parts.filter((one) => one.kind === 'strip')) {
     const long = part.cutLength === undefined ? '' : len(part.cutLength);
