@@ -96,7 +96,7 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
   if ('issues' in bench) return bad(...bench.issues);
   const { resolved, sizes, stack, weight, hanging, job, laid, scope } = bench;
   const find = (other: Resolved) => {
-    const tried = lay(other, shop.settings, new Notebook());
+    const tried = lay(other, shop.settings, new Notebook(false));
     return 'issues' in tried ? undefined : tried;
   };
   const route = routeOf(job, sizes, laid, scope);

@@ -56,15 +56,17 @@ const quantities = (inputs: Inputs): Record<string, Quantity> => {
 export class Notebook {
   private readonly notes: Note[] = [];
   private written: Workings | undefined;
+  /** A book that keeps nothing serves what is only tried. */
+  constructor(private readonly keeps = true) {}
 
   note(path: string, label: string, formula: string, inputs: Inputs, value: Length): Length {
-    this.notes.push({ path, label, formula, inputs, value });
+    if (this.keeps) this.notes.push({ path, label, formula, inputs, value });
     return value;
   }
 
   /** A note whose formula is only made when somebody asks. */
   later(path: string, label: string, said: () => Said, value: Length): Length {
-    this.notes.push({ path, label, formula: '', inputs: said, value });
+    if (this.keeps) this.notes.push({ path, label, formula: '', inputs: said, value });
     return value;
   }
 

@@ -9,7 +9,7 @@ import { layered, matted, packageAs } from '../lay-up';
 /** How a mat is fitted to the seat when nobody chose: heavier below where the frame lets it, else centred. */
 function usualFit(job: Job, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {
   if (job.design.border.mode === 'equal') return 'centred';
-  const open = matted({ ...job, book: new Notebook() })?.opening;
+  const open = matted({ ...job, book: new Notebook(false) })?.opening;
   if (!open) return 'centred';
   return fits(fitted(pack, open, 'bottom-heavy'), 'bottom-heavy') ? 'bottom-heavy' : 'centred';
 }
@@ -22,7 +22,7 @@ export const customerFrame = build({
     const { design, piece } = job;
     const { allowance } = design.frame;
     // Until it is measured, the seat is taken to suit what goes in.
-    const open = own.seat ? undefined : matted({ ...job, book: new Notebook() });
+    const open = own.seat ? undefined : matted({ ...job, book: new Notebook(false) });
     const seat = own.seat && { top: own.seat.top, bottom: own.seat.bottom, left: own.seat.left, right: own.seat.right };
     const pack = seat ? packageOfSeat(seat, allowance) : (open?.package ?? piece.larger);
     const noted = packageAs(job, pack, seat ? 'seat − allowance' : 'package', (key): Record<string, Length> =>
