@@ -4,7 +4,10 @@ const TYPING =
   'textarea, select, input:not([type=checkbox]):not([type=radio]):not([type=button]), [role=combobox], [contenteditable=true]';
 
 export function isTyping(target: EventTarget | null): boolean {
-  return target instanceof Element && target.matches(TYPING);
+  // An open list takes letters as well: they jump to what begins with them.
+  return (
+    target instanceof Element && (target.matches(TYPING) || target.closest('[role=listbox], [role=menu]') !== null)
+  );
 }
 
 /** Calls back on a plain key; answers how to stop. */

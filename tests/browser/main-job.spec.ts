@@ -20,7 +20,7 @@ test('import a list, take the order, work it, send it back once, collect it paid
   await test.step('the design of the worked example, by keyboard', async () => {
     await page.goto('/desk');
     await page.getByLabel('Name', { exact: true }).fill('Low tide');
-    await page.getByLabel('Width').fill('12 x 16');
+    await page.getByLabel('Width').pressSequentially('12 x 16');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Alt+2');
     await page.getByRole('combobox', { name: 'Borders' }).click();

@@ -56,6 +56,24 @@ describe('typing at the desk', () => {
     expect(type(draft(), ['piece', 'height'], '12 x 16').pieces[0]!.design.piece.height).toBe(16 * 8128);
   });
 
+  it('takes both sides key by key, with no complaint on the way, and keeps the text until the field is left', () => {
+    let typed = draft();
+    for (let keys = 1; keys <= '12 x 16 1/2'.length; keys += 1) {
+      const text = '12 x 16 1/2'.slice(0, keys);
+      typed = type(typed, WIDTH, text);
+      expect(typed.pieces[0]!.typed['piece.width']).toBe(text);
+      if (!/ 1\/?$/.test(text)) expect([text, typedIssue(typed.pieces[0]!, WIDTH, 'in')]).toEqual([text, undefined]);
+    }
+    expect([typed.pieces[0]!.design.piece.width, typed.pieces[0]!.design.piece.height]).toEqual([
+      12 * 8128,
+      16.5 * 8128,
+    ]);
+    expect(unread(typed.pieces[0]!, 'in')).toEqual([]);
+    expect(leave(typed, WIDTH).pieces[0]!.typed['piece.width']).toBeUndefined();
+    const later = type(leave(typed, WIDTH), WIDTH, '9');
+    expect(later.pieces[0]!.design.piece.height).toBe(16.5 * 8128);
+  });
+
   it('lets a reveal be nothing, but not a size', () => {
     const mats = [...exampleDesign().mats, ...exampleDesign().mats];
     const two = { ...draft(), pieces: [{ id: 'p', design: exampleDesign({ mats }), typed: {} }] };

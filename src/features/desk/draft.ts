@@ -63,10 +63,16 @@ const ZERO_ALLOWED =
 /** Keys that a build asks for but that may be left empty. */
 const MAY_BE_EMPTY = /^own\.|corner$/;
 const keyOf = (path: Path) => path.join('.');
+/** `12 x 16` may stand in the field of the width while it is typed; its first half is the width. */
+function halves(key: string, text: string): readonly [width: string, height?: string] | undefined {
+  if (key !== 'piece.width') return undefined;
+  const begun = /^(.*\d.*?)\s*(?:×|x|by?)\s*$/i.exec(text)?.[1];
+  return begun === undefined ? splitSize(text) : [begun];
+}
 const readAs = (key: string, text: string, unit: Unit): Outcome<Length | undefined> =>
   text === '' && MAY_BE_EMPTY.test(key) && !key.startsWith('own.seat')
     ? good(undefined)
-    : parseLength(text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
+    : parseLength(halves(key, text)?.[0] ?? text, { unit, zeroAllowed: ZERO_ALLOWED.test(key) });
 
 /** Typing in one field: the text is kept; the value follows when the text is a length. Both paths always, so that typing merges into one step. */
 function typeOne(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
@@ -78,11 +84,11 @@ function typeOne(draft: Draft, piece: number, path: Path, text: string, unit: Un
   ];
 }
 
-/** Typing in a field; `12 x 16` in the width fills the height as well. */
+/** Typing in a field; `12 x 16` in the width fills the height as well, and stays there as it is typed until the field is left. */
 export function typeLength(draft: Draft, piece: number, path: Path, text: string, unit: Unit): Edit {
-  const both = keyOf(path) === 'piece.width' ? splitSize(text) : undefined;
-  if (!both) return typeOne(draft, piece, path, text, unit);
-  return [...typeOne(draft, piece, path, both[0], unit), ...typeOne(draft, piece, ['piece', 'height'], both[1], unit)];
+  const both = halves(keyOf(path), text);
+  const here = typeOne(draft, piece, path, text, unit);
+  return both?.[1] === undefined ? here : [...here, ...typeOne(draft, piece, ['piece', 'height'], both[1], unit)];
 }
 
 /** Leaving a field: a text that is a length gives way to the value it stands for. */

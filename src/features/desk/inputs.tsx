@@ -6,7 +6,7 @@ import Select from '@mui/material/Select';
 import { useId } from 'react';
 import type { Path } from '@/core/design/edit';
 import type { Length, Unit } from '@/core/units/length';
-import { LengthField } from '@/ui/length-field';
+import { LengthField, focusNext } from '@/ui/length-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
 import styles from './desk.module.css';
 import type { Desk } from './use-desk';
@@ -60,6 +60,11 @@ export function TextField({
         value={value}
         fullWidth
         autoComplete="off"
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          focusNext(event.target as HTMLElement);
+        }}
         onChange={(event) => onChange(event.target.value)}
         slotProps={{ input: { maxLength: most } }}
       />
