@@ -302,6 +302,25 @@ describe('route', () => {
     ).toBe(59);
   });
 
+  it('what is hung at the customer’s is ready only when it hangs', () => {
+    const steps = done(exampleDesign({ scope: 'installed' })).route.map(({ step }) => ({
+      step,
+      state: 'done' as 'todo' | 'done',
+    }));
+    const at = (...open: string[]) =>
+      jobState(steps.map((one) => (open.includes(one.step) ? { ...one, state: 'todo' } : one)));
+    expect([at('hand-over', 'install'), at('hand-over'), at()]).toEqual(['in-work', 'ready', 'handed-over']);
+    expect(
+      blocks(
+        steps.map((one) => (one.step === 'hand-over' || one.step === 'install' ? { ...one, state: 'todo' } : one)),
+        'hand-over',
+      ),
+    ).toMatchObject({
+      code: 'step-needs',
+      figures: { needs: 'install' },
+    });
+  });
+
   it('goes on only when what a step needs is done, and a failed check brings back what rests on it', () => {
     const all = done(exampleDesign()).route.map(({ step }) => ({ step, state: 'todo' as 'todo' | 'done' }));
     expect(jobState(all)).toBe('waiting-for-material');

@@ -21,7 +21,8 @@ const done = (steps: readonly StepState[], key: StepKey) =>
 
 export function jobState(steps: readonly StepState[]): JobState {
   if (done(steps, 'hand-over')) return 'handed-over';
-  if (done(steps, 'final-check')) return 'ready';
+  const stillToHang = steps.some((one) => one.step === 'install' && one.state !== 'done');
+  if (done(steps, 'final-check') && !stillToHang) return 'ready';
   if (!done(steps, 'materials-here')) return 'waiting-for-material';
   const begun = steps.some((one) => one.step !== 'materials-here' && one.state !== 'todo');
   return begun ? 'in-work' : 'ready-to-start';
