@@ -1,0 +1,226 @@
+/** Mounting, light, hanging, people and promises. Source: handbook, cautions; rulings R36, R54, R55. */
+import { BUILDS } from '../../builds';
+import { type Edit, set } from '../../design/edit';
+import { type Length, length, minus, plus } from '../../units/length';
+import type { Facts, Rule } from '../caution';
+import { way, acrylicWay, glazed } from './ways';
+
+const uses = ({ resolved: { design } }: Facts, part: 'mats' | 'glazing') => BUILDS[design.build].uses.includes(part);
+
+const beyond = (value: Length | undefined, most: Length | undefined) =>
+  value !== undefined && most !== undefined && value > most;
+
+const PRESSED = ['dry-mount', 'glass-sandwich', 'floater', 'tray', 'open-canvas'];
+
+export const CARE_RULES: readonly Rule[] = [
+  {
+    code: 'no-uv',
+    level: 'advise',
+    path: 'glazing',
+    fires: (of) => (glazed(of) && !of.uv && (of.irreplaceable || of.signed) ? {} : undefined),
+    waysOut: ({ resolved: { design, glazing } }, books) => {
+      const uv = [...books.glazings.values()]
+        .filter((one) => one.uv)
+        .sort((a, b) => Number(b.type === glazing.type) - Number(a.type === glazing.type))[0];
+      return uv ? [way('use-glazing', design, ['glazing'], { code: uv.code }, { name: uv.name })] : [];
+    },
+  },
+  {
+    code: 'not-archival',
+    level: 'warn',
+    path: 'backing',
+    fires: ({ irreplaceable, acidFree, notArchival }) =>
+      irreplaceable && acidFree === false ? { name: notArchival ?? '' } : undefined,
+    waysOut: ({ resolved: { design, mats, backing } }, books) => {
+      const board = [...books.mats.values()].find((one) => one.archival);
+      const back = [...books.backings.values()]
+        .filter((one) => one.archival)
+        .sort((a, b) => Math.abs(a.thickness - backing.thickness) - Math.abs(b.thickness - backing.thickness))[0];
+      if ((!board && mats.some((mat) => !mat.archival)) || (!back && !backing.archival)) return [];
+      const layers = design.mats.map((mat, index) =>
+        mats[index]!.archival ? mat : { ...mat, board: { code: board!.code } },
+      );
+      const edit: Edit = [
+        ...(mats.every((mat) => mat.archival) ? [] : set(design, ['mats'], layers)),
+        ...(backing.archival ? [] : set(design, ['backing'], { code: back!.code })),
+      ];
+      return [{ code: 'use-archival', figures: { name: backing.archival ? board!.name : back!.name }, edit }];
+    },
+  },
+  {
+    code: 'no-wire',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ weight, outside, hung }, settings) => {
+      if (weight === undefined || (hung && hung !== 'wire')) return undefined;
+      const wide = outside !== undefined && outside.w > settings.noWireWide.width && weight > settings.noWireWide.kg;
+      return weight > settings.noWireKg || wide ? { kg: weight.toFixed(1) } : undefined;
+    },
+    waysOut: ({ resolved: { design } }) => [
+      way('two-hooks', design, ['hanging', 'by'], 'hooks'),
+      way('no-hanging', design, ['hanging', 'rings'], 'none'),
+    ],
+  },
+  {
+    code: 'hanger-weak',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ hangerFound, ratingNeeded }) =>
+      hangerFound === false && ratingNeeded !== undefined ? { needed: ratingNeeded.toFixed(1) } : undefined,
+    waysOut: ({ resolved: { design } }) => [
+      way('more-slack', design, ['hanging', 'slack'], '0.1', { slack: '10 %' }),
+      way('two-hooks', design, ['hanging', 'by'], 'hooks'),
+      way('no-hanging', design, ['hanging', 'rings'], 'none'),
+    ],
+  },
+  {
+    code: 'wire-shows',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ rise, ringDrop, hung = 'wire' }, settings) =>
+      hung === 'wire' && rise !== undefined && ringDrop !== undefined && rise >= ringDrop - settings.wireHidden
+        ? { rise, ringDrop }
+        : undefined,
+    waysOut: ({ resolved: { design }, situation, settings, sizes }) => {
+      const lower = plus(situation.rise ?? length(0), settings.wireHidden, settings.wireHidden);
+      return [
+        ...(lower < (sizes.outside?.h ?? 0) / 2
+          ? [way('lower-rings', design, ['hanging', 'rings'], { distance: lower }, { distance: lower })]
+          : []),
+        way('less-slack', design, ['hanging', 'slack'], '0.01', { slack: '1 %' }),
+        way('two-hooks', design, ['hanging', 'by'], 'hooks'),
+        way('no-hanging', design, ['hanging', 'rings'], 'none'),
+      ];
+    },
+  },
+  {
+    code: 'dry-mount-original',
+    level: 'refuse',
+    path: 'mount',
+    fires: ({ irreplaceable, mount }) =>
+      irreplaceable && (mount === 'dry mount' || mount === 'glue') ? {} : undefined,
+    waysOut: ({ resolved: { design } }) => [
+      {
+        code: 'hinge-instead',
+        figures: {},
+        edit: [
+          ...set(design, ['mount'], 'hinges'),
+          ...(design.build === 'dry-mount'
+            ? [
+                ...set(design, ['build'], design.mats.length > 0 ? 'window-mat' : 'bare'),
+                ...set(design, ['own'], undefined),
+              ]
+            : []),
+        ],
+      },
+    ],
+  },
+  {
+    code: 'adhesive-on-document',
+    level: 'warn',
+    path: 'mount',
+    fires: ({ medium, signed, mount }) =>
+      (medium === 'certificate' || signed) && (mount === 'tape' || mount === 'glue') ? {} : undefined,
+    waysOut: ({ resolved: { design } }) => [way('corners-instead', design, ['mount'], 'corners')],
+  },
+  { code: 'coated-side', level: 'advise', path: 'glazing', fires: (of) => (glazed(of) && of.coated ? {} : undefined) },
+  {
+    code: 'ammonia',
+    level: 'advise',
+    path: 'glazing',
+    fires: (of) =>
+      of.glazing === 'acrylic' || (glazed(of) && of.irreplaceable && of.acidFree === true)
+        ? { glazing: of.glazing! }
+        : undefined,
+  },
+  {
+    code: 'plate-too-wide',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ plateWidth: plate, faceWidth, rabbetWidth }) => {
+      const rail = faceWidth !== undefined && rabbetWidth !== undefined ? minus(faceWidth, rabbetWidth) : undefined;
+      return beyond(plate, rail) ? { plate: plate!, rail: rail! } : undefined;
+    },
+  },
+  {
+    code: 'thick-paint',
+    level: 'warn',
+    path: 'piece.thickPaint',
+    fires: ({ thickPaint, build, mount }) =>
+      thickPaint && (PRESSED.includes(build ?? '') || mount === 'dry mount') ? {} : undefined,
+  },
+  {
+    code: 'safety-glazing',
+    level: 'advise',
+    path: 'place',
+    fires: ({ glazing, place }) =>
+      (glazing === 'glass' || glazing === 'mirror') && place && place !== 'room' ? { place } : undefined,
+    waysOut: (facts, books) => (uses(facts, 'glazing') ? acrylicWay(facts, books) : []),
+  },
+  {
+    code: 'heavy',
+    level: 'warn',
+    path: 'hanging',
+    fires: ({ weight }, { heavyKg }) =>
+      weight !== undefined && weight > heavyKg ? { kg: weight.toFixed(1) } : undefined,
+  },
+  {
+    code: 'wire-orientation',
+    level: 'advise',
+    path: 'hanging',
+    fires: ({ hung, outside }) => (hung === 'wire' && outside && outside.w === outside.h ? {} : undefined),
+  },
+  {
+    code: 'value-high',
+    level: 'warn',
+    path: 'value',
+    fires: ({ declaredValue: value, shopLimit: limit }) =>
+      value !== undefined && limit !== undefined && value > limit ? { value, limit } : undefined,
+  },
+  {
+    code: 'lead-time',
+    level: 'warn',
+    path: 'frame.moulding',
+    fires: ({ promised, materialHere: here }) => (promised && here && promised < here ? { promised, here } : undefined),
+  },
+  {
+    code: 'damaged',
+    level: 'warn',
+    path: 'piece.damaged',
+    fires: ({ damaged }) => (damaged ? {} : undefined),
+  },
+  {
+    code: 'old-finish',
+    level: 'warn',
+    path: 'finish',
+    fires: ({ finish }) => (finish === 'old finish' ? {} : undefined),
+  },
+  {
+    code: 'dust-fumes',
+    level: 'advise',
+    path: 'finish',
+    fires: ({ finish = '' }) => (/mdf|lacquer/i.test(finish) ? {} : undefined),
+  },
+  { code: 'darkens', level: 'advise', path: 'finish', fires: ({ finish }) => (finish === 'darkens' ? {} : undefined) },
+  {
+    code: 'blade-glass',
+    level: 'advise',
+    path: 'glazing',
+    bench: true,
+    fires: ({ glazing }) => (glazing === 'glass' ? {} : undefined),
+  },
+  {
+    code: 'wicking',
+    level: 'advise',
+    path: 'glazing',
+    bench: true,
+    fires: ({ cleaner }) => (cleaner && cleaner !== 'none' ? {} : undefined),
+  },
+  {
+    code: 'enclosure-open',
+    level: 'refuse',
+    path: 'insists',
+    bench: true,
+    fires: ({ unticked = [] }) => (unticked[0] === undefined ? undefined : { tick: unticked[0] }),
+  },
+];

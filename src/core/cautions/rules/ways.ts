@@ -1,0 +1,38 @@
+/** What several rules need to make their ways out. */
+import { BUILDS } from '../../builds';
+import type { Design } from '../../design/design';
+import { set } from '../../design/edit';
+import type { Catalogue } from '../../materials';
+import { fitsEitherWay } from '../../units/length';
+import type { Facts, Figures, WayOut } from '../caution';
+import type { Situation } from '../situation';
+
+export const way = (
+  code: string,
+  design: Design,
+  path: (string | number)[],
+  to: unknown,
+  figures: Figures = {},
+): WayOut => ({
+  code,
+  figures,
+  edit: set(design, path, to),
+});
+
+export const ownWay = (
+  code: string,
+  { resolved: { design } }: Facts,
+  key: string,
+  to: unknown,
+  figures: Figures = {},
+): WayOut[] =>
+  key in BUILDS[design.build].fields ? [way(code, design, ['own'], { ...design.own, [key]: to }, figures)] : [];
+
+export const acrylicWay = ({ resolved: { design }, sizes }: Facts, books: Catalogue): WayOut[] => {
+  const acrylic = [...books.glazings.values()].find(
+    (one) => one.type === 'acrylic' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
+  );
+  return acrylic ? [way('use-glazing', design, ['glazing'], { code: acrylic.code }, { name: acrylic.name })] : [];
+};
+
+export const glazed = ({ glazing }: Situation) => glazing === 'glass' || glazing === 'acrylic';
