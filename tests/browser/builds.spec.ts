@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
 import { addCustomer, signIn, tape, total } from './shop';
 
+test.describe.configure({ timeout: 150_000 });
+
 test.beforeEach(async ({ page }) => {
   await signIn(page);
   await page.evaluate(() => localStorage.clear());
@@ -29,7 +31,6 @@ const BUILDS: readonly (readonly [name: string, field: string, line: string, fig
 ];
 
 test('another build changes the fields, the sizes and the drawing; undo brings back what was', async ({ page }) => {
-  test.slow();
   await page.getByLabel('Width').fill('12 x 16');
   await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
   for (const [name, field, line, figure] of BUILDS) {

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 import { addCustomer, signIn, tape, total } from './shop';
 
 test('import a list, take the order, work it, send it back once, collect it paid', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await signIn(page);
 
   await test.step('import the supplier’s clean list, and export gives back its rows', async () => {

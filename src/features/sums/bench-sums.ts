@@ -1,8 +1,7 @@
 /** The sums a framer does at the bench, each by itself: what it asks, which topic of the core answers, how it is drawn. */
 import type { SumScene } from '@/core/drawing/sums';
 import { TOPICS, sumUp } from '@/core/sums';
-import type { Summed } from '@/core/sums/sum';
-import { fieldText, lengthText } from '@/core/units/format-length';
+import { type Summed, exactText } from '@/core/sums/sum';
 import { type Length, type Size, type Unit, UNITS_PER_MM } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse-length';
 import { type Outcome, bad, issue } from '@/core/issue';
@@ -46,7 +45,8 @@ const border = (inches: [string, string], millimetres: [string, string]): SumFie
     ),
   );
 
-const text = (of: Length, unit: Unit) => `${fieldText(of, unit)} ${unit}`;
+/** Exactly as the job has it: a figure that is not whole in 1/64 in comes in millimetres. */
+const text = exactText;
 const sized = (path: string, of: Size, unit: Unit): Values => ({
   [`${path}.w`]: text(of.w, unit),
   [`${path}.h`]: text(of.h, unit),
@@ -320,6 +320,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     scene: 'weight',
     fields: [
       ...size('package', 'Package', ['16 3/4', '20 3/4'], ['425', '527']),
+      ...size('outside', 'Outside', ['18 7/8', '22 7/8'], ['480', '582']),
       field('glass', 'Glazing', 'glass', 'glass', { of: ['glass', 'acrylic', 'none'] }),
       field('glassThickness', 'Glazing thickness', '2 mm', '2'),
       field('mats', 'Mats', '1', '1', 'whole'),
@@ -329,6 +330,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     ],
     from: ({ sizes, resolved }, unit) => ({
       ...sized('package', sizes.package, unit),
+      ...(sizes.outside ? sized('outside', sizes.outside, unit) : {}),
       ...known({ faceWidth: resolved.moulding.faceWidth, height: resolved.moulding.height }, unit),
       glass: resolved.glazing.type,
       mats: String(sizes.matted?.layers.length ?? 0),
@@ -350,33 +352,24 @@ function put(body: Record<string, unknown>, path: string, value: unknown): void 
 }
 
 /** The weight's parts from one package: what a framer would list. */
-function weightBody(values: Values, unit: Unit): Record<string, unknown> {
+function weightBody(values: Values): Record<string, unknown> {
   const [w, h] = [values['package.w'], values['package.h']];
-  const out = (side: string | undefined) => {
-    const of = parseLength(side ?? '', { unit });
-    const face = parseLength(values.faceWidth ?? '', { unit });
-    return of.ok && face.ok ? lengthText((of.value + face.value) as Length, unit).replace(/ [+−] /, ' ') : side;
-  };
   const mats = Math.min(3, Math.max(0, Number.parseInt(values.mats ?? '0', 10) || 0));
+  const { faceWidth, height } = values;
   return {
     parts: [
       ...(values.glass === 'none' ? [] : [{ material: values.glass, w, h, thickness: values.glassThickness }]),
       ...Array.from({ length: mats }, () => ({ material: 'mat board', w, h, thickness: '1.4 mm' })),
       { material: 'paper', w, h },
       { material: 'foam board', w, h, thickness: values.foamThickness },
-      {
-        material: 'wood moulding',
-        outside: { w: out(w), h: out(h) },
-        faceWidth: values.faceWidth,
-        height: values.height,
-      },
+      { material: 'wood moulding', outside: { w: values['outside.w'], h: values['outside.h'] }, faceWidth, height },
     ],
-    moulding: { faceWidth: values.faceWidth, height: values.height },
+    moulding: { faceWidth, height },
   };
 }
 
 function bodyOf(of: BenchSum, values: Values, unit: Unit): Record<string, unknown> {
-  if (of.key === 'weight') return { unit, ...weightBody(values, unit) };
+  if (of.key === 'weight') return { unit, ...weightBody(values) };
   const body: Record<string, unknown> = { unit, ...of.also };
   for (const { path, kind } of of.fields) {
     const value = values[path]?.trim() ?? '';
