@@ -1,6 +1,6 @@
 /**
  * Recomputes a working from its formula and inputs, apart from the code that made it: numbers, + − × ÷, brackets,
- * names, the larger or smaller of two, a square root. Lengths count in units, money in minor units, numbers as they are.
+ * names, the larger or smaller of two, a square root, rounding. Lengths count in units, money in minor units, numbers as they are.
  */
 import type { Working } from '@/core/working';
 
@@ -25,6 +25,8 @@ export function evaluate({ formula, inputs, value }: Working): number {
     if (skip('larger of (')) return pair(Math.max);
     if (skip('smaller of (')) return pair(Math.min);
     if (skip('square root of')) return Math.sqrt(operand());
+    if (skip('rounded up')) return Math.ceil(operand());
+    if (skip('rounded half up')) return Math.floor(operand() + 0.5);
     if (skip('(')) {
       const inside = total();
       if (!skip(')')) throw new Error(`bracket in ${formula}`);
@@ -54,6 +56,7 @@ export function evaluate({ formula, inputs, value }: Working): number {
   };
   const result = total();
   if (rest() !== '') throw new Error(`left over: ${rest()}`);
+  if (value.kind === 'number') return result;
   const money = value.kind === 'money' && Object.values(inputs).some((one) => one.kind === 'number');
   return money ? Math.round(result * 100) : Math.floor(result + 0.5);
 }

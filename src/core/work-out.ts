@@ -77,7 +77,7 @@ function lay(resolved: Resolved, settings: Settings, book: Notebook): Bench | { 
   const framed = scope.frame || keeps;
   const sizes = sizesOf(job, laid);
   const stack = stackOf(laid, settings, book);
-  const weight = weightOf(laid, framed ? laid.frames : []);
+  const weight = weightOf(laid, framed ? laid.frames : [], book);
   const outer = laid.frames.at(-1);
   const hanging =
     outer && scope.hung

@@ -27,6 +27,9 @@ export const ofMoney = (value: Money): Quantity => ({ kind: 'money', value });
 export const ofNumber = (value: string | number, of?: string): Quantity =>
   of === undefined ? { kind: 'number', value: String(value) } : { kind: 'number', value: String(value), of };
 
+/** To the tenth of a gram. */
+export const kilograms = (value: number): Quantity => ofNumber(Number(value.toFixed(4)), 'kg');
+
 type Inputs = Readonly<Record<string, Length | Quantity>>;
 interface Said {
   readonly formula: string;
@@ -37,7 +40,7 @@ interface Note {
   readonly label: string;
   readonly formula: string;
   readonly inputs: Inputs | (() => Said);
-  readonly value: Length;
+  readonly value: Length | Quantity;
 }
 
 const quantities = (inputs: Inputs): Record<string, Quantity> => {
@@ -70,6 +73,12 @@ export class Notebook {
     return value;
   }
 
+  /** A count, a weight or another number, by a formula that is only made when somebody asks. */
+  number(path: string, label: string, said: () => Said, value: number | Quantity): void {
+    const figure = typeof value === 'number' ? ofNumber(value) : value;
+    if (this.keeps) this.notes.push({ path, label, formula: '', inputs: said, value: figure });
+  }
+
   /** A width and a height by one formula: noted as `path.w` and `path.h`. */
   size(path: string, label: string, formula: string, of: (key: 'w' | 'h') => readonly [Length, Inputs]): Size {
     const side = (key: 'w' | 'h') => {
@@ -83,7 +92,8 @@ export class Notebook {
     this.written ??= Object.fromEntries(
       this.notes.map(({ path, label, formula, inputs, value }) => {
         const said = typeof inputs === 'function' ? inputs() : { formula, inputs };
-        return [path, { label, formula: said.formula, inputs: quantities(said.inputs), value: ofLength(value) }];
+        const figure = typeof value === 'number' ? ofLength(value) : value;
+        return [path, { label, formula: said.formula, inputs: quantities(said.inputs), value: figure }];
       }),
     );
     return this.written;

@@ -6,7 +6,7 @@ import type { HangingChoice } from '../design/design';
 import type { Settings } from '../settings';
 import { type Length, type Size, length, minus, plus, times } from '../units/length';
 import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';
-import { type Notebook, ofNumber } from '../working';
+import { type Notebook, kilograms, ofNumber } from '../working';
 
 export interface Hanging {
   readonly ringDrop: Length;
@@ -120,6 +120,25 @@ export function hangingOf(
   );
   const pullKg = (kg * (1 + slack)) / (2 * lever);
   const ringKg = settings.safety * pullKg;
+  const pulled = { weight: kilograms(kg), slack: ofNumber(choice.slack) };
+  book.number(
+    'hanging.pullKg',
+    'pull at each ring',
+    () => ({
+      formula: 'weight × (1 + slack) ÷ (2 × square root of ((1 + slack) × (1 + slack) − 1))',
+      inputs: pulled,
+    }),
+    kilograms(pullKg),
+  );
+  book.number(
+    'hanging.ringKg',
+    'each ring rated for',
+    () => ({
+      formula: 'safety × pull',
+      inputs: { safety: ofNumber(settings.safety), pull: kilograms(pullKg) },
+    }),
+    kilograms(ringKg),
+  );
   const wireDrop = book.note(
     'hanging.wireDrop',
     'hook below the top',

@@ -82,11 +82,21 @@ export function partsOf({ design }: Pick<Job, 'design'>, laid: Laid, scope: Scop
 }
 
 /** What holds the piece, by how it is mounted. */
-function holding({ design, piece, settings }: Job, laid: Laid): Hardware[] {
+function holding({ design, piece, settings, book }: Job, laid: Laid): Hardware[] {
   const stands = laid.layers.some((one) => one.part === 'piece' && one.size === undefined) && laid.depth !== undefined;
   const soft = !['canvas', 'panel', 'object', 'garment', 'mirror'].includes(design.piece.kind);
   if (!stands || !soft) return [];
   const mount = design.mount ?? 'hinges';
+  if (!design.several && (mount === 'hinges' || mount === 'tape'))
+    book.number(
+      'hardware.hinges',
+      'hinges',
+      () => ({
+        formula: '2 + larger of (0, rounded up ((piece width − first) ÷ step))',
+        inputs: { 'piece width': piece.larger.w, first: settings.hinge.first, step: settings.hinge.step },
+      }),
+      hinges(piece.larger.w, settings),
+    );
   if (mount === 'hinges' || mount === 'tape')
     return [
       {
@@ -117,6 +127,17 @@ export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, k
     joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
   const hung = hanging && scope.hung;
+  if (scope.closed && laid.held === 'points')
+    job.book.number(
+      'hardware.points',
+      'points',
+      () => ({
+        formula:
+          '2 × (larger of (2, rounded up (package width ÷ step)) + larger of (2, rounded up (package height ÷ step)))',
+        inputs: { 'package width': pack.w, 'package height': pack.h, step: settings.pointStep },
+      }),
+      points,
+    );
   return [
     ...(joint && joint.wedge && practice.corner === 'glue and wedges'
       ? [{ item: 'wedge', count: 4 * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]

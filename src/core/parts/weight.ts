@@ -2,6 +2,7 @@
 import type { Frame, Laid } from '../builds/build';
 import { DENSITY, type Moulding } from '../materials';
 import { type Size, toMm } from '../units/length';
+import { type Notebook, kilograms } from '../working';
 
 export interface Weight {
   readonly kg: number;
@@ -20,7 +21,7 @@ export function mouldingKg(
   return (area * perimeterMm * (moulding.density ?? DENSITY.woodPerCubicMetre)) / 1e9;
 }
 
-export function weightOf({ layers, weighedBeside }: Laid, frames: readonly Frame[]): Weight {
+export function weightOf({ layers, weighedBeside }: Laid, frames: readonly Frame[], book: Notebook): Weight {
   const parts = [
     ...layers.map(({ part, kg }) => ({ part, kg })),
     { part: 'piece', kg: weighedBeside ?? 0 },
@@ -29,7 +30,13 @@ export function weightOf({ layers, weighedBeside }: Laid, frames: readonly Frame
       kg: mouldingKg(outside, moulding),
     })),
   ].filter((one) => one.kg > 0);
-  return { kg: parts.reduce((total, one) => total + one.kg, 0), by: parts.sort((a, b) => b.kg - a.kg) };
+  const kg = parts.reduce((total, one) => total + one.kg, 0);
+  const said = () => {
+    const inputs = Object.fromEntries(parts.map((one, index) => [`${one.part} ${index + 1}`, kilograms(one.kg)]));
+    return { formula: Object.keys(inputs).join(' + ') || '0', inputs };
+  };
+  book.number('weight.kg', 'weight', said, kilograms(kg));
+  return { kg, by: [...parts].sort((a, b) => b.kg - a.kg) };
 }
 
 /** What a joined frame of this moulding may carry: its rating, else faceWidth × height / 40 in millimetres. */

@@ -96,6 +96,13 @@ const lineOf = ({ path, code }: Caution): string => {
   return path.startsWith('hanging') ? 'hanging' : 'glazing';
 };
 
+const HANGING_WORKINGS = [
+  ...['ringDrop', 'span', 'workingLength', 'rise', 'wireDrop', 'wireCut', 'hookHeight'].map((key) => `hanging.${key}`),
+  'weight.kg',
+  'hanging.pullKg',
+  'hanging.ringKg',
+];
+
 /** What is taken off or put on after the lines; nothing where nothing is. */
 const adjustments = (price: PiecePrice): [string, number][] =>
   (
@@ -217,7 +224,7 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
           <Line
             name="Hook below top"
             figure={<Len value={hanging.wireDrop} />}
-            workings={['ringDrop', 'span', 'wireDrop', 'wireCut'].flatMap((key) => workings[`hanging.${key}`] ?? [])}
+            workings={HANGING_WORKINGS.flatMap((key) => workings[key] ?? [])}
           />
         )}
         {under('hanging')}

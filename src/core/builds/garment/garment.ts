@@ -97,6 +97,16 @@ export const garment = build({
       }));
     const pins = own.heldEdges.map(pinsOn);
     const total = pins.reduce((sum, one) => sum + one, 0);
+    for (const [index, edge] of own.heldEdges.entries())
+      book.number(
+        `counts.pins.${index}`,
+        `pins on edge ${index + 1}`,
+        () => ({
+          formula: 'larger of (2, rounded half up (edge ÷ step) + 1)',
+          inputs: { edge, step: mm(100) },
+        }),
+        pinsOn(edge),
+      );
     const sleeve =
       own.sleeveCuff && own.sleeveOuter && own.sleeveUnder
         ? { cuff: own.sleeveCuff, outer: own.sleeveOuter, under: own.sleeveUnder }
