@@ -170,12 +170,12 @@ function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, widt
   return y;
 }
 
-function steps(sheet: Sheet, job: JobView, top: number): void {
-  const width = (sheet.width - 2 * LEFT - 8) / 2;
-  const half = Math.ceil(job.steps.length / 2);
+function steps(sheet: Sheet, job: JobView, top: number, columns = 2, pitch = 6.2): void {
+  const width = columns === 1 ? 78 : (sheet.width - 2 * LEFT - 8) / 2;
+  const half = Math.ceil(job.steps.length / columns);
   job.steps.forEach((step, index) => {
     const x = LEFT + (index >= half ? width + 8 : 0);
-    const y = top + (index % half) * 6.2;
+    const y = top + (index % half) * pitch;
     sheet.box(x, y - 3.3, 3.6, 3.6);
     sheet.text(stepName(step.step), x + 6, y, { size: 10.5 });
     sheet.text(`${stationName(step.station)}${step.minutes ? `, ${step.minutes} min` : ''}`, x + width, y, {
@@ -205,8 +205,15 @@ export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promi
     }),
   );
   const low = Math.max(y + reasons.length * 4.6, afterFit) + 5;
-  sheet.rule(low, { from: LEFT, to: sheet.width - LEFT });
-  steps(sheet, job, low + 7);
+  const room = sheet.height - 14;
+  if (low + 7 + Math.ceil(job.steps.length / 2) * 6.2 <= room || reasons.length > 0) {
+    sheet.rule(low, { from: LEFT, to: sheet.width - LEFT });
+    steps(sheet, job, low + 7);
+  } else {
+    // A long list of cuts leaves no room below: the steps stand under the section instead.
+    const under = drawn + 40;
+    steps(sheet, job, under, 1, Math.min(6.2, (room - under) / job.steps.length));
+  }
   sheet.text(
     `Look at: ${pointName('no-defect').toLowerCase()}, ${pointName('mitres-paired').toLowerCase()}. Gloves and eye protection for glass; guard down at the saw.`,
     LEFT,
