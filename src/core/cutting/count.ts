@@ -1,0 +1,84 @@
+/**
+ * A bound by counting what is opened. A stick or sheet that holds some amount (length, area) costs at least what a convex
+ * line says: its offcut is worth something while it is large enough, nothing after. Choosing sticks or sheets that hold
+ * everything, with the cost along those lines, costs no more than any plan. Every choice from the rack is tried, with the
+ * fewest new ones that go with it.
+ */
+export interface Line {
+  readonly most: number;
+  /** Cost with nothing on it, then two slopes: up to `bend`, and from there to `room`. */
+  readonly base: number;
+  readonly slope: number;
+  readonly bend: number;
+  readonly steep: number;
+  readonly room: number;
+}
+
+/** `free` is what could be left at most, `leastUseful` what an offcut must have at least, `open` the cost of opening. */
+export function lineOf(open: number, rate: number, free: number, room: number, leastUseful: number, most: number): Line {
+  const base = Math.max(0, open - rate * free);
+  const bend = Math.max(0, Math.min(room, free - leastUseful));
+  const steep = room > bend ? (open - base - rate * bend) / (room - bend) : rate;
+  return { most, base, slope: rate, bend, steep: Math.max(steep, rate), room };
+}
+
+const MOST_RACK = 12;
+
+/**
+ * The bound for `load` in all. 0 where there are too many choices, or where leaving something out (at `skip` for one of
+ * its amount, at least) might cost less than making it.
+ */
+export function countBound(lines: readonly Line[], load: number, skip: number): number {
+  if (load === 0) return 0;
+  const stock = lines.filter(({ most }) => most === Infinity);
+  const rack = lines.flatMap((line) =>
+    line.most === Infinity ? [] : Array.from({ length: Math.min(line.most, MOST_RACK + 1) }, () => line),
+  );
+  const dearest = Math.max(...lines.map((one) => (one.base + one.steep * one.room) / one.room + one.steep));
+  const [one, other] = stock;
+  if (!one || stock.length > 2 || rack.length > MOST_RACK || skip < dearest) return 0;
+  const slopes = lines
+    .flatMap((line) => [
+      { line, slope: line.slope, room: line.bend },
+      { line, slope: line.steep, room: line.room - line.bend },
+    ])
+    .sort((a, b) => a.slope - b.slope);
+  const counts = new Map<Line, number>();
+  const cost = () => {
+    let rest = load;
+    let sum = 0;
+    for (const [line, count] of counts) sum += count * line.base;
+    for (const { line, slope, room } of slopes) {
+      const held = Math.min(rest, room * (counts.get(line) ?? 0));
+      sum += slope * held;
+      rest -= held;
+    }
+    return sum;
+  };
+  let best = Infinity;
+  for (let choice = 0; choice < 1 << rack.length; choice += 1) {
+    counts.clear();
+    let held = 0;
+    for (const [at, line] of rack.entries())
+      if (choice & (1 << at)) {
+        counts.set(line, (counts.get(line) ?? 0) + 1);
+        held += line.room;
+      }
+    const rest = Math.max(0, load - held);
+    const most = Math.ceil(rest / one.room - 1e-9);
+    for (let count = other ? 0 : most; count <= most; count += 1) {
+      counts.set(one, count);
+      if (other) counts.set(other, Math.max(0, Math.ceil((rest - count * one.room) / other.room - 1e-9)));
+      best = Math.min(best, cost());
+    }
+  }
+  return best;
+}
+
+/** The fewest new ones that any plan opens, whatever it takes from the rack. */
+export function fewestNew(lines: readonly Line[], load: number): number {
+  const stock = lines.filter(({ most }) => most === Infinity);
+  const rack = lines.filter(({ most }) => most !== Infinity).reduce((sum, { room, most }) => sum + room * most, 0);
+  const room = Math.max(...stock.map((line) => line.room), 1e-9);
+  return stock.length === 0 ? 0 : Math.max(0, Math.ceil((load - rack) / room - 1e-9));
+}

@@ -1,0 +1,129 @@
+/**
+ * Linear and integer programs, as the cutting engine asks for them. The solver (HiGHS) is handed in by whoever runs the
+ * engine: loading it is not the core's business.
+ */
+import type { Highs, Model } from 'highs';
+
+export type Solver = Highs;
+export interface Column {
+  readonly cost: number;
+  readonly upper: number;
+  readonly rows: readonly number[];
+  readonly values: readonly number[];
+}
+export interface Row {
+  readonly lower: number;
+  readonly upper: number;
+}
+export interface Solved {
+  readonly value: number;
+  readonly columns: Float64Array;
+  readonly rows: Float64Array;
+  readonly duals: Float64Array;
+}
+
+/** A linear program to minimise whose columns come one after the other; solved again from the basis it has. */
+export class Growing {
+  private readonly model: Model;
+
+  constructor(
+    private readonly solver: Solver,
+    rows: readonly Row[],
+  ) {
+    this.model = solver.createModel();
+    this.model.options.set({ output_flag: false });
+    for (const row of rows) this.model.addRow(row.lower, row.upper, { indices: [], values: [] });
+  }
+  add({ cost, upper, rows, values }: Column): void {
+    this.model.addCol(cost, 0, upper, { indices: rows, values });
+  }
+  /** Undefined when there is no solution. */
+  solve(): Solved | undefined {
+    this.model.run();
+    if (this.model.getModelStatus() !== this.solver.constants.modelStatus.optimal) return undefined;
+    const { colValue, rowValue, rowDual } = this.model.getSolution();
+    return { value: this.model.getObjectiveValue(), columns: colValue, rows: rowValue, duals: rowDual };
+  }
+  limit(row: number, { lower, upper }: Row): void {
+    this.model.changeRowBounds(row, lower, upper);
+  }
+  dispose(): void {
+    this.model.dispose();
+  }
+}
+
+export interface IntegerProgram {
+  readonly columns: readonly (Column & { readonly whole: boolean })[];
+  readonly rows: readonly Row[];
+}
+export interface IntegerAnswer {
+  /** The best solution found, if it beats the cutoff. */
+  readonly columns: Float64Array | undefined;
+  readonly value: number;
+  /** No solution costs less. */
+  readonly bound: number;
+  readonly proven: boolean;
+}
+export interface IntegerLimits {
+  readonly seconds: number;
+  readonly nodes: number;
+  /** Only solutions that cost less than this are wanted. */
+  readonly cutoff: number;
+  readonly stop: () => boolean;
+}
+
+/** Minimises an integer program within limits; asked `stop` again and again, it ends soon after a yes. */
+export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limits: IntegerLimits): IntegerAnswer {
+  const starts = new Int32Array(columns.length + 1);
+  columns.forEach((column, at) => (starts[at + 1] = starts[at]! + column.rows.length));
+  const model = solver.createModel({
+    numCols: columns.length,
+    numRows: rows.length,
+    colCost: columns.map((one) => one.cost),
+    colLower: columns.map(() => 0),
+    colUpper: columns.map((one) => one.upper),
+    rowLower: rows.map((one) => one.lower),
+    rowUpper: rows.map((one) => one.upper),
+    matrix: {
+      format: 'csc',
+      numRows: rows.length,
+      numCols: columns.length,
+      starts,
+      indices: columns.flatMap((one) => one.rows as number[]),
+      values: columns.flatMap((one) => one.values as number[]),
+    },
+    integrality: columns.map((one) => (one.whole ? 1 : 0)),
+  });
+  try {
+    model.options.set({
+      output_flag: false,
+      time_limit: limits.seconds,
+      mip_max_nodes: limits.nodes,
+      mip_rel_gap: 0,
+      mip_abs_gap: 1e-6,
+      ...(Number.isFinite(limits.cutoff) ? { objective_bound: limits.cutoff } : {}),
+    });
+    const { callbackType, modelStatus } = solver.constants;
+    let bound = -Infinity;
+    let improving: { value: number; columns: Float64Array } | undefined;
+    model.run({
+      [callbackType.mipInterrupt](event) {
+        bound = Math.max(bound, event.data.mip_dual_bound ?? -Infinity);
+        if (limits.stop()) event.interrupt();
+      },
+      [callbackType.mipImprovingSolution](event) {
+        const { mip_solution, objective_function_value } = event.data;
+        if (mip_solution) improving = { columns: mip_solution, value: objective_function_value ?? Infinity };
+      },
+    });
+    const status = model.getModelStatus();
+    const proven = status === modelStatus.optimal || status === modelStatus.infeasible;
+    const told = Number(model.info.get('mip_dual_bound'));
+    if (Number.isFinite(told)) bound = Math.max(bound, told);
+    if (status === modelStatus.infeasible) bound = limits.cutoff;
+    const value = improving?.value ?? Infinity;
+    return { columns: improving?.columns, value, bound: Math.min(bound, Math.max(value, limits.cutoff)), proven };
+  } finally {
+    model.dispose();
+  }
+}

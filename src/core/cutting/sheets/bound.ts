@@ -1,0 +1,231 @@
+/**
+ * The pattern bound of one material. A linear program chooses how often each way of cutting a sheet is used; ways are
+ * priced with the guillotine table and join until none is worth more than it costs. The table's grid starts coarse and
+ * becomes finer: prices that were right on a coarse grid are a little too low on a finer one, so they rise first, and
+ * more ways join. Beside it stands the bound by counting sheets, with what the table says a sheet can hold by area.
+ *
+ * Each `step` is one filling of the table. Whatever happens, the bound holds: a way that would still be worth more than it
+ * costs is paid for, as often as any better plan could use it.
+ */
+import { type Line, countBound, fewestNew, lineOf } from '../count';
+import { toSquareMm } from '../grain';
+import { Growing, type Row, type Solver } from '../linear';
+import { GuillotineTable, type SizeClass, sizeClasses } from './table';
+import { type CutSheet, type SheetSource, type SheetTask } from './task';
+
+interface Kind {
+  readonly source: SheetSource;
+  readonly most: number;
+}
+/** Cells along the longer side of the largest sheet. */
+const GRIDS = [120, 240, 480, 960];
+const STEPS_A_GRID = 150;
+
+const partArea = (task: SheetTask, { w, h }: { w: number; h: number }) => toSquareMm((w - task.kerf) * (h - task.kerf));
+
+export const fits = (task: SheetTask, part: number): boolean => {
+  const { w, h } = task.parts[part]!;
+  return task.sources.some((one) => (w <= one.w && h <= one.h) || (task.rotate && h <= one.w && w <= one.h));
+};
+
+export class SheetBound {
+  private readonly classes: SizeClass[];
+  private readonly kinds: Kind[] = [];
+  private readonly rate: number;
+  private readonly load: number;
+  private readonly skip: number;
+  private readonly never: number;
+  private readonly solver: Solver | undefined;
+  private level = -1;
+  private table: GuillotineTable | undefined;
+  private program: Growing | undefined;
+  private prices: Float64Array;
+  /** What a way of each kind pays beside its cost: for being few (`owns`), less what counting new sheets gives it. */
+  private fees: number[] = [];
+  private owns: number[] = [];
+  private least = 0;
+  private steps = 0;
+  private fresh = false;
+  /** What filling the next table takes, about, in milliseconds. */
+  nextMs = 0;
+  over = false;
+  bound: number;
+
+  constructor(
+    private readonly task: SheetTask,
+    solver: Solver | undefined,
+  ) {
+    const made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
+    this.solver = solver;
+    this.classes = sizeClasses(task, made);
+    this.never = (task.parts.length - made.length) * task.unmadePenalty;
+    this.load = made.reduce((sum, part) => sum + partArea(task, task.parts[part]!), 0);
+    this.skip = Math.min(...made.map((part) => task.unmadePenalty / partArea(task, task.parts[part]!)));
+    this.rate = Math.max(...task.sources.map((one) => one.rate));
+    const byLook = new Map<string, Kind>();
+    for (const source of task.sources) {
+      const look = JSON.stringify([source.rack, source.w, source.h, source.open]);
+      byLook.set(look, { source, most: (byLook.get(look)?.most ?? 0) + source.most });
+    }
+    this.kinds = [...byLook.values()].filter(({ source }) => source.w > 0 && source.h > 0);
+    this.prices = new Float64Array(this.classes.length);
+    this.bound = this.never + countBound(this.lines(undefined), this.load, this.skip);
+    if (made.length === 0 || this.kinds.length === 0) this.over = true;
+    else this.finer();
+  }
+
+  private lines(table: GuillotineTable | undefined): Line[] {
+    const { task } = this;
+    return this.kinds.map(({ source, most }) => {
+      const free = partArea(task, source);
+      const room = table ? Math.min(free, table.valueOf(source.w, source.h)) : free;
+      return lineOf(source.open, source.rate, free, Math.max(room, 1e-6), toSquareMm(task.minOffcut.short * task.minOffcut.long), most);
+    });
+  }
+
+  private finer(): void {
+    this.level += 1;
+    const cells = GRIDS[this.level];
+    if (!cells) {
+      this.dispose();
+      return;
+    }
+    const longest = Math.max(...this.kinds.map(({ source }) => Math.max(source.w, source.h)));
+    this.table = new GuillotineTable(this.task, this.classes, Math.max(1, Math.floor(longest / cells)), this.rate);
+    this.nextMs = this.table.work / 1.2e6;
+    this.program?.dispose();
+    this.program = undefined;
+    this.steps = 0;
+    this.fresh = true;
+  }
+
+  dispose(): void {
+    this.over = true;
+    this.program?.dispose();
+    this.program = undefined;
+    this.table = undefined;
+  }
+
+  private raise(bound: number): void {
+    if (bound > this.bound) this.bound = bound;
+  }
+
+  /** One filling of the table. `sheets` are those of the best plan, `cost` what it costs. */
+  step(sheets: readonly CutSheet[], cost: number): void {
+    if (this.over || !this.table) return;
+    if (this.fresh) this.begin(sheets, cost);
+    else this.price(cost);
+  }
+
+  /** Counts by area on the new grid, then sees how far the prices found so far may rise. */
+  private begin(sheets: readonly CutSheet[], cost: number): void {
+    const { task, classes, table } = this;
+    this.fresh = false;
+    // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
+    const bare = new GuillotineTable({ ...task, minOffcut: { short: Infinity, long: Infinity } }, classes, table!.cell, 0);
+    bare.fill(classes.map(({ w, h }) => partArea(task, { w, h })));
+    const lines = this.lines(bare);
+    this.raise(this.never + countBound(lines, this.load, this.skip));
+    this.least = this.skip > 0 ? this.certainlyNew(lines) : 0;
+    if (!this.solver) return this.dispose();
+    this.start(sheets);
+    if (this.level > 0) this.lift(cost);
+  }
+  private certainlyNew(lines: readonly Line[]): number {
+    // Holds only where leaving parts out is dearer than any sheet.
+    const dearest = Math.max(...lines.map(({ base, steep, room }) => (base + steep * room) / room + steep));
+    return this.skip >= dearest ? fewestNew(lines, this.load) : 0;
+  }
+
+  private start(sheets: readonly CutSheet[]): void {
+    const { classes, kinds, task } = this;
+    const rows: Row[] = classes.map(({ parts }) => ({ lower: parts.length, upper: Infinity }));
+    for (const { most } of kinds) rows.push({ lower: -Infinity, upper: Number.isFinite(most) ? most : 1e9 });
+    rows.push({ lower: this.least, upper: Infinity });
+    this.program = new Growing(this.solver!, rows);
+    for (const [index, { parts }] of classes.entries())
+      this.program.add({ cost: task.unmadePenalty, upper: parts.length, rows: [index], values: [1] });
+    const classOf = new Map(classes.flatMap(({ parts }, index) => parts.map((part) => [part, index] as const)));
+    for (const sheet of sheets) {
+      const source = task.sources[sheet.source]!;
+      const kind = kinds.findIndex((one) => sameKind(one.source, source));
+      const counts = new Map<number, number>();
+      for (const part of sheet.parts) counts.set(classOf.get(part)!, (counts.get(classOf.get(part)!) ?? 0) + 1);
+      this.join(kind, counts, sheet.cost);
+    }
+  }
+  private join(kind: number, counts: ReadonlyMap<number, number>, cost: number): void {
+    const { classes, kinds } = this;
+    const isNew = !kinds[kind]!.source.rack;
+    this.program!.add({
+      cost,
+      upper: Infinity,
+      rows: [...counts.keys(), classes.length + kind, ...(isNew ? [classes.length + kinds.length] : [])],
+      values: [...counts.values(), 1, ...(isNew ? [1] : [])],
+    });
+  }
+
+  /** What the prices prove with the table as it is: their sum, less what any way is worth above its cost. */
+  private proven(cost: number): number {
+    const { prices, fees } = this;
+    let sum = this.gift;
+    for (const [index, { parts }] of this.classes.entries())
+      sum += Math.min(prices[index]!, this.task.unmadePenalty) * parts.length;
+    const cheapest = Math.min(...this.kinds.map(({ source }) => source.open - source.rate * partArea(this.task, source)));
+    const uses = cheapest > 0 ? Math.min(this.task.parts.length, cost / cheapest) : this.task.parts.length;
+    let worst = 0;
+    for (const [index, { source, most }] of this.kinds.entries()) {
+      const over = this.table!.valueOf(source.w, source.h) - source.open - fees[index]!;
+      if (Number.isFinite(most)) sum -= Math.max(0, over + this.owns[index]!) * most;
+      else worst = Math.max(worst, over);
+    }
+    return this.never + sum - Math.max(0, worst) * uses;
+  }
+
+  /** The old prices on the finer grid, raised together until a way of cutting is worth its cost. */
+  private lift(cost: number): void {
+    const { table, kinds } = this;
+    table!.fill(this.prices);
+    const stock = kinds.flatMap(({ source, most }, index) =>
+      Number.isFinite(most) ? [] : [(source.open + this.fees[index]!) / table!.valueOf(source.w, source.h)],
+    );
+    const by = Math.max(1, Math.min(...stock, 1.1));
+    if (!Number.isFinite(by)) return;
+    this.prices = this.prices.map((price) => price * by);
+    table!.fill(this.prices);
+    this.raise(this.proven(cost));
+    for (const [index, { source }] of kinds.entries()) {
+      const { counts, useful } = table!.holds(source.w, source.h);
+      if (counts.size > 0) this.join(index, counts, source.open - useful);
+    }
+  }
+  /** What the row of the fewest new sheets gives. */
+  private gift = 0;
+
+  private price(cost: number): void {
+    const { program, table, classes, kinds } = this;
+    const solved = program!.solve();
+    if (!solved) return this.dispose();
+    const { duals } = solved;
+    this.steps += 1;
+    this.prices = duals.slice(0, classes.length);
+    const perNew = duals[classes.length + kinds.length]!;
+    this.gift = perNew * this.least;
+    this.owns = kinds.map((_, index) => -duals[classes.length + index]!);
+    this.fees = kinds.map(({ source }, index) => this.owns[index]! - (source.rack ? 0 : perNew));
+    table!.fill(this.prices);
+    this.raise(this.proven(cost));
+    let joined = false;
+    for (const [index, { source }] of kinds.entries()) {
+      const worth = table!.valueOf(source.w, source.h) - source.open - this.fees[index]!;
+      if (worth <= 1e-7 * source.open) continue;
+      const { counts, useful } = table!.holds(source.w, source.h);
+      this.join(index, counts, source.open - useful);
+      joined = true;
+    }
+    if (!joined || this.steps > STEPS_A_GRID) this.finer();
+  }
+}
+
+const sameKind = (a: SheetSource, b: SheetSource) =>
+  a.rack === b.rack && a.w === b.w && a.h === b.h && a.open === b.open;

@@ -1,0 +1,166 @@
+/**
+ * Ruin and recreate on one material, as for sticks: a few sheets are emptied, the poor ones first, and their parts laid
+ * into sheets again, offcuts of the rack or new ones, each filled in several ways. The new sheets stay when they cost
+ * less than the old ones, or a little more while the search is warm.
+ */
+import { type Random, randomFrom, shuffle } from '../random';
+import { SheetFiller } from './fill';
+import { type CutSheet, type SheetResult, type SheetTask } from './task';
+
+/** What one large rest is worth over the same in many, so that sheets empty out. */
+const TIDY = 0.06;
+
+export class SheetSearch {
+  private readonly random: Random;
+  private readonly filler: SheetFiller;
+  private readonly used: number[];
+  private readonly area: number[];
+  private sheets: CutSheet[] = [];
+  private unmade: number[] = [];
+  private heat = 0;
+  best: SheetResult;
+
+  constructor(
+    readonly task: SheetTask,
+    seed: number,
+  ) {
+    this.random = randomFrom(seed);
+    this.filler = new SheetFiller(task, this.random);
+    this.used = task.sources.map(() => 0);
+    this.area = task.parts.map(({ w, h }) => w * h);
+    this.best = this.construct();
+    this.take(this.best);
+  }
+
+  private take({ sheets, unmade }: SheetResult): void {
+    this.sheets = [...sheets];
+    this.unmade = [...unmade];
+    this.used.fill(0);
+    for (const sheet of sheets) this.used[sheet.source]! += 1;
+  }
+  private whole(sheets: readonly CutSheet[], unmade: readonly number[]): SheetResult {
+    return {
+      sheets,
+      unmade,
+      cost: sheets.reduce((sum, one) => sum + one.cost, 0) + unmade.length * this.task.unmadePenalty,
+    };
+  }
+  /** Goes on from a plan found elsewhere, if it is better. */
+  offer({ sheets, unmade }: SheetResult): boolean {
+    const result = this.whole(sheets, unmade);
+    if (result.cost >= this.best.cost - 1e-6) return false;
+    this.best = result;
+    this.take(result);
+    return true;
+  }
+  cool(share: number): void {
+    this.heat = 0.012 * (this.best.cost / Math.max(1, this.best.sheets.length)) * Math.max(0, 1 - share) ** 2;
+  }
+  restart(): void {
+    this.take(this.best);
+  }
+
+  /** Sheet after sheet from the largest parts on. */
+  private construct(): SheetResult {
+    const { task, area } = this;
+    const pool = task.parts.map((_, part) => part).sort((a, b) => area[b]! - area[a]! || a - b);
+    const { sheets, left } = this.recreate(pool, 3, true);
+    return this.whole(sheets, left);
+  }
+
+  /** One ruin and recreate. True when it found a new best. */
+  step(): boolean {
+    const { random, task } = this;
+    if (this.sheets.length === 0 && this.unmade.length === 0) return false;
+    const out = this.ruin();
+    const old = out.map((at) => this.sheets[at]!);
+    const retried = this.unmade.filter(() => random.next() < 0.3);
+    const pool = [...old.flatMap((sheet) => sheet.parts), ...retried];
+    for (const sheet of old) this.used[sheet.source]! -= 1;
+    pool.sort((a, b) => this.area[b]! - this.area[a]! || a - b);
+    const { sheets, left } = this.recreate(pool, 2 + random.below(8), false);
+    const oldWorth = old.reduce((sum, one) => sum + this.worth(one), 0) + retried.length * task.unmadePenalty;
+    const worth = sheets.reduce((sum, one) => sum + this.worth(one), 0) + left.length * task.unmadePenalty;
+    const allowed = this.heat > 0 ? -this.heat * Math.log(1 - random.next()) : 0;
+    const keep = worth < oldWorth + allowed - 1e-6 || (worth <= oldWorth && random.next() < 0.5);
+    if (!keep) {
+      for (const sheet of sheets) this.used[sheet.source]! -= 1;
+      for (const sheet of old) this.used[sheet.source]! += 1;
+      return false;
+    }
+    out.sort((a, b) => b - a);
+    for (const at of out) {
+      this.sheets[at] = this.sheets[this.sheets.length - 1]!;
+      this.sheets.pop();
+    }
+    this.sheets.push(...sheets);
+    this.unmade = this.unmade.filter((part) => !retried.includes(part)).concat(left);
+    const now = this.whole(this.sheets, this.unmade);
+    if (now.cost >= this.best.cost - 1e-6) return false;
+    this.best = { ...now, sheets: [...this.sheets], unmade: [...this.unmade] };
+    return true;
+  }
+
+  private worth({ source, cost, waste }: CutSheet): number {
+    const { rate, w, h, open } = this.task.sources[source]!;
+    // What neither parts nor waste take is useful rest: open − cost gives it back at `rate`.
+    const rest = waste + (rate > 0 ? (open - cost) / rate : 0);
+    return cost - (TIDY * rate * rest * rest) / ((w * h) / 256e6);
+  }
+
+  private ruin(): number[] {
+    const { random, sheets } = this;
+    const count = Math.min(sheets.length, 1 + random.below(random.next() < 0.25 ? 5 : 3));
+    const out = new Set<number>();
+    const poor = () => {
+      let at = random.below(sheets.length);
+      for (let tries = 0; tries < 2; tries += 1) {
+        const other = random.below(sheets.length);
+        if (sheets[other]!.waste > sheets[at]!.waste) at = other;
+      }
+      return at;
+    };
+    for (let tries = 0; out.size < count && tries < 30; tries += 1)
+      out.add(random.next() < 0.5 ? poor() : random.below(sheets.length));
+    return [...out];
+  }
+
+  private recreate(parts: readonly number[], tries: number, first: boolean): { sheets: CutSheet[]; left: number[] } {
+    const { random } = this;
+    let pool = [...parts];
+    const sheets: CutSheet[] = [];
+    while (pool.length > 0) {
+      const tried = !first && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
+      const next = this.nextSheet(tried, tries);
+      if (!next) {
+        if (tried.length < pool.length) continue;
+        break;
+      }
+      const gone = new Set(next.parts);
+      pool = pool.filter((part) => !gone.has(part));
+      sheets.push(next);
+      this.used[next.source]! += 1;
+    }
+    return { sheets, left: pool };
+  }
+
+  /** Of a few sources, the one that costs least for what it holds. */
+  private nextSheet(pool: readonly number[], tries: number): CutSheet | undefined {
+    const { task, random, area } = this;
+    let free = task.sources.flatMap((source, index) => (this.used[index]! < source.most ? [index] : []));
+    if (free.length > 5) free = shuffle(free, random).slice(0, 5);
+    let best: CutSheet | undefined;
+    let bestRate = Infinity;
+    for (const index of free) {
+      const sheet = this.filler.fill(index, pool, tries);
+      if (!sheet) continue;
+      const held = sheet.parts.reduce((sum, part) => sum + area[part]!, 0);
+      const rate = (sheet.cost / held) * (1 + 0.05 * random.next());
+      if (rate < bestRate) {
+        best = sheet;
+        bestRate = rate;
+      }
+    }
+    return best;
+  }
+}

@@ -1,0 +1,88 @@
+/** One material from the first plan on: search and bound in turns. */
+import type { Solver } from '../linear';
+import type { PlannedSheet } from '../request';
+import { SheetBound, fits } from './bound';
+import { MOST_EXACT_PARTS, SheetExact } from './exact';
+import { SheetSearch } from './search';
+import { type SheetTask, plannedSheet } from './task';
+
+const STEPS = 6;
+
+export class SheetSession {
+  private readonly search: SheetSearch;
+  private bounding: SheetBound | undefined;
+  private exact: SheetExact | undefined;
+  private turns = 0;
+  private searchMs = 1;
+  private boundMs = 0;
+  bound = 0;
+  /** Bumped at each better plan or bound. */
+  version = 0;
+
+  constructor(
+    readonly task: SheetTask,
+    private readonly solver: Solver | undefined,
+    seed = task.seed,
+  ) {
+    this.search = new SheetSearch(task, seed);
+    const made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
+    if (made.length > 0 && made.length <= MOST_EXACT_PARTS) this.exact = new SheetExact(task, made);
+  }
+
+  get cost(): number {
+    return this.search.best.cost;
+  }
+  get optimal(): boolean {
+    return this.cost - this.bound <= 1e-7 * Math.max(1, this.cost);
+  }
+  get gap(): number {
+    return this.cost - this.bound;
+  }
+  private raise(bound: number): void {
+    const better = Math.min(this.cost, bound);
+    if (better <= this.bound) return;
+    this.bound = better;
+    this.version += 1;
+  }
+
+  /** A bounded piece of work; `share` of the whole time has gone by, `seconds` are left. */
+  step(share: number, seconds: number, stop: () => boolean): void {
+    if (this.optimal) return;
+    this.turns += 1;
+    if (!this.bounding) {
+      this.bounding = new SheetBound(this.task, this.solver);
+      this.raise(this.bounding.bound);
+      return;
+    }
+    if (this.exact && !this.exact.over && this.turns > 20 && this.turns % 2 === 0) {
+      const found = this.exact.step(this.search.best, stop);
+      this.raise(this.exact.bound);
+      if (found && this.search.offer(found)) this.version += 1;
+      return;
+    }
+    // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
+    const due = this.boundMs < 0.35 * this.searchMs;
+    if (!this.bounding.over && due && this.turns > 2 && this.bounding.nextMs * 3 < seconds * 1000) {
+      this.boundMs += this.bounding.nextMs;
+      this.bounding.step(this.search.best.sheets, this.cost);
+      this.raise(this.bounding.bound);
+      return;
+    }
+    this.searchMs += 1.5;
+    this.search.cool(share);
+    for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  plan(): { sheets: PlannedSheet[]; unmade: string[]; cost: number; bound: number } {
+    const { best } = this.search;
+    return {
+      sheets: best.sheets.map((sheet) => plannedSheet(this.task, sheet)),
+      unmade: best.unmade.map((part) => this.task.parts[part]!.id),
+      cost: best.cost,
+      bound: this.optimal ? best.cost : this.bound,
+    };
+  }
+  dispose(): void {
+    this.bounding?.dispose();
+  }
+}

@@ -1,0 +1,115 @@
+/** One moulding from the first plan to the proven one: search and proof in turns. */
+import type { Solver } from '../linear';
+import type { PlannedBar } from '../request';
+import { type Counting, batchBound, counting, stickCountBound } from './bound';
+import { type SourceKind, classesOf, kindsOf } from './patterns';
+import { StickProof } from './proof';
+import { StickSearch } from './search';
+import { type StickTask, plannedBar } from './task';
+
+/** Classes of legs up to which the linear program comes before the search; above, the search goes first. */
+const FEW_CLASSES = 60;
+const STEPS = 24;
+
+export class StickSession {
+  private readonly search: StickSearch;
+  private proof: StickProof | undefined;
+  private readonly few: boolean;
+  private readonly counting: Counting;
+  private readonly kinds: SourceKind[];
+  private turns = 0;
+  private tries = 0;
+  private counted = false;
+  bound = 0;
+  /** Bumped at each better plan or bound. */
+  version = 0;
+
+  constructor(
+    readonly task: StickTask,
+    private readonly solver: Solver | undefined,
+    seed = task.seed,
+  ) {
+    this.search = new StickSearch(task, seed);
+    const most = Math.max(0, ...task.sources.flatMap(({ stretches }) => stretches.map(({ room }) => room)));
+    const made = task.frames
+      .map((_, frame) => frame)
+      .filter((frame) => task.frames[frame]!.legs.every((leg) => task.legs[leg]!.take <= most));
+    this.kinds = kindsOf(task);
+    this.few = this.classes(made).length <= FEW_CLASSES;
+    this.counting = counting(task, this.kinds, made);
+    this.bound = Math.min(this.cost, stickCountBound(this.counting));
+  }
+
+  private classes(made: readonly number[]) {
+    const there = new Set(made);
+    return classesOf(this.task, (frame) => there.has(frame));
+  }
+
+  get cost(): number {
+    return this.search.best.cost;
+  }
+  get optimal(): boolean {
+    return this.cost - this.bound <= 1e-7 * Math.max(1, this.cost);
+  }
+  get gap(): number {
+    return this.cost - this.bound;
+  }
+
+  private raise(bound: number): void {
+    const better = Math.min(this.cost, bound);
+    if (better <= this.bound) return;
+    this.bound = better;
+    this.version += 1;
+  }
+
+  /** A bounded piece of work; `share` of the whole time has gone by, `seconds` are left. */
+  step(share: number, seconds: number, stop: () => boolean): void {
+    if (this.optimal) return;
+    this.turns += 1;
+    if (this.solver && this.turns % 3 === 0 && this.turns > (this.few ? 12 : 60) && this.prove(seconds, stop)) return;
+    this.search.cool(share);
+    for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** A turn of the proof; false when there is nothing to prove now. */
+  private prove(seconds: number, stop: () => boolean): boolean {
+    const { task, solver, counting } = this;
+    if (!this.counted) {
+      this.counted = true;
+      if (task.batches > 1 || this.bound <= counting.never)
+        this.raise(batchBound(counting, solver!, Math.min(seconds, 0.4), stop));
+      return true;
+    }
+    if (!this.proof) {
+      if (this.tries > 0 && this.turns < 40 * 3 ** this.tries) return false;
+      this.tries += 1;
+      this.proof = new StickProof(task, this.classes(counting.made), this.kinds, counting.made, solver!, this.search.best);
+      return true;
+    }
+    // Each try may take longer than the one before: most are quick, and a slow one must not hold up all others.
+    const found = this.proof.step(this.search.best, {
+      seconds: Math.min(seconds, 0.1 * 3 ** this.tries),
+      nodes: 300 * 6 ** this.tries,
+      stop,
+    });
+    this.raise(this.proof.bound);
+    if (found && this.search.offer(found)) this.version += 1;
+    if (this.proof.over) {
+      if (this.tries < 5 && this.proof.worthwhile) this.proof = undefined;
+    }
+    return true;
+  }
+
+  plan(): { bars: PlannedBar[]; unmade: string[]; cost: number; bound: number } {
+    const { best } = this.search;
+    return {
+      bars: best.bars.map((bar) => plannedBar(this.task, bar)),
+      unmade: best.unmade.map((frame) => this.task.frames[frame]!.id),
+      cost: best.cost,
+      bound: this.optimal ? best.cost : this.bound,
+    };
+  }
+  dispose(): void {
+    this.proof?.dispose();
+  }
+}
