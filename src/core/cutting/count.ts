@@ -22,7 +22,16 @@ export function lineOf(open: number, rate: number, free: number, room: number, l
   return { most, base, slope: rate, bend, steep: Math.max(steep, rate), room };
 }
 
-const MOST_RACK = 12;
+const MOST_RACK = 11;
+/** More of one kind than anybody opens. */
+const MOST_FEW = 400;
+
+/** What a line costs for what it holds, at the least; taken in any amount it is below the line. */
+const ratio = (line: Line): number =>
+  Math.min(
+    (line.base + line.slope * line.bend + line.steep * (line.room - line.bend)) / line.room,
+    line.bend > 0 ? (line.base + line.slope * line.bend) / line.bend : Infinity,
+  );
 
 /**
  * The bound for `load` in all. 0 where there are too many choices, or where leaving something out (at `skip` for one of
@@ -31,17 +40,22 @@ const MOST_RACK = 12;
 export function countBound(lines: readonly Line[], load: number, skip: number): number {
   if (load === 0) return 0;
   const stock = lines.filter(({ most }) => most === Infinity);
-  const rack = lines.flatMap((line) =>
-    line.most === Infinity ? [] : Array.from({ length: Math.min(line.most, MOST_RACK + 1) }, () => line),
+  const few = lines.flatMap((line) =>
+    line.most === Infinity ? [] : Array.from({ length: Math.min(line.most, MOST_FEW) }, () => line),
   );
+  // The largest of the rack are chosen one by one; the others are taken in any amount, which costs no more.
+  few.sort((a, b) => b.room - a.room);
+  const rack = few.slice(0, MOST_RACK);
+  const loose = few.slice(MOST_RACK);
   const dearest = Math.max(...lines.map((one) => (one.base + one.steep * one.room) / one.room + one.steep));
   const [one, other] = stock;
-  if (!one || stock.length > 2 || rack.length > MOST_RACK || skip < dearest) return 0;
+  if (!one || stock.length > 2 || skip < dearest) return 0;
   const slopes = lines
-    .flatMap((line) => [
+    .flatMap((line): { line: Line | undefined; slope: number; room: number }[] => [
       { line, slope: line.slope, room: line.bend },
       { line, slope: line.steep, room: line.room - line.bend },
     ])
+    .concat(loose.map((line) => ({ line: undefined, slope: ratio(line), room: line.room })))
     .sort((a, b) => a.slope - b.slope);
   const counts = new Map<Line, number>();
   const cost = () => {
@@ -49,7 +63,7 @@ export function countBound(lines: readonly Line[], load: number, skip: number): 
     let sum = 0;
     for (const [line, count] of counts) sum += count * line.base;
     for (const { line, slope, room } of slopes) {
-      const held = Math.min(rest, room * (counts.get(line) ?? 0));
+      const held = Math.min(rest, room * (line ? (counts.get(line) ?? 0) : 1));
       sum += slope * held;
       rest -= held;
     }
@@ -58,7 +72,7 @@ export function countBound(lines: readonly Line[], load: number, skip: number): 
   let best = Infinity;
   for (let choice = 0; choice < 1 << rack.length; choice += 1) {
     counts.clear();
-    let held = 0;
+    let held = loose.reduce((sum, { room }) => sum + room, 0);
     for (const [at, line] of rack.entries())
       if (choice & (1 << at)) {
         counts.set(line, (counts.get(line) ?? 0) + 1);

@@ -5,13 +5,16 @@
  * could cost, for the bound. A set costs its sheet whole unless a useful offcut fits beside it.
  */
 import { toSquareMm } from '../grain';
-import { MOST_BITS, Subsets } from './subsets';
+import { MOST_BITS, type SubsetLimits, Subsets } from './subsets';
 import { assemble } from './partition';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
-const MOST_SETS = 9000;
+/** Bits of a state beside its set. */
+const MOST_RACKS = 6;
 const MOST_STATES = 300_000;
-export const MOST_EXACT_PARTS = 24;
+export const MOST_EXACT_PARTS = 20;
+/** All sets of a whole material, for the proof. */
+const ALL: SubsetLimits = { sets: 16_000, work: 20_000_000, slack: Infinity };
 
 interface Way {
   readonly set: number;
@@ -41,24 +44,31 @@ export class SheetExact {
   private readonly subsets: Subsets;
   private phase: 'sets' | 'plan' | 'bound' | 'over' = 'sets';
   private readonly byFirst: Way[][];
-  private readonly racks: number[];
+  private readonly racks: readonly number[];
   bound = 0;
 
   constructor(
     private readonly task: SheetTask,
     private readonly made: readonly number[],
+    /** Pieces of the rack that are free. */
+    racks: readonly number[],
+    limits = ALL,
   ) {
     const { short, long } = task.minOffcut;
     const offcut = { w: short + task.kerf, h: long + task.kerf, turn: true };
     this.subsets = new Subsets(
       task,
       [...made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut],
-      MOST_SETS * 2,
+      limits,
     );
     this.byFirst = made.map(() => []);
-    this.racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
+    this.racks = racks;
     const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
-    if (!counted || this.racks.length > 6 || made.length > Math.min(MOST_EXACT_PARTS, MOST_BITS + 6)) this.phase = 'over';
+    if (!counted || racks.length > MOST_RACKS || made.length >= MOST_BITS) this.phase = 'over';
+  }
+  /** How much was looked at. */
+  get work(): number {
+    return this.subsets.work;
   }
   get over(): boolean {
     return this.phase === 'over';
@@ -100,8 +110,22 @@ export class SheetExact {
     for (let rest = set; rest; rest &= rest - 1) sum += areas[31 - Math.clz32(rest & -rest)]!;
     return sum;
   }
+  /** The best plan of the parts, without the proof; undefined when that takes too long. */
+  plan(stop: () => boolean): SheetResult | undefined {
+    while (this.phase === 'sets') {
+      this.subsets.grow(stop);
+      if (this.subsets.tooMany || stop()) return undefined;
+      if (this.subsets.done) {
+        this.list();
+        this.phase = 'plan';
+      }
+    }
+    const states = this.phase === 'plan' ? this.solve((way) => way.cost, stop) : undefined;
+    return states && this.read(states);
+  }
+
   private key(set: number, racks: number): number {
-    return set * 64 + racks;
+    return set * 2 ** MOST_RACKS + racks;
   }
 
   /** The best cost of each remainder; undefined when stopped or when there are too many. */

@@ -11,7 +11,7 @@ import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './ta
 const LEFT: Tree = { kind: 'left' };
 /** Two parts go together when at most this share of the piece round them is waste. */
 const PAIR_WASTE = 0.06;
-const MOST_PAIRS = 40;
+const MOST_PAIRS = 12;
 
 /** Two parts side by side (`x`) or one above the other (`y`), as one. */
 interface Pair {

@@ -4,11 +4,14 @@
  * less than the old ones, or a little more while the search is warm.
  */
 import { type Random, randomFrom, shuffle } from '../random';
+import { combined } from './combine';
 import { SheetFiller } from './fill';
 import { type CutSheet, type SheetResult, type SheetTask } from './task';
 
 /** What one large rest is worth over the same in many, so that sheets empty out. */
 const TIDY = 0.06;
+const MOST_TOGETHER = 24;
+const MOST_POOL = 20_000;
 
 export class SheetSearch {
   private readonly random: Random;
@@ -18,6 +21,8 @@ export class SheetSearch {
   private sheets: CutSheet[] = [];
   private unmade: number[] = [];
   private heat = 0;
+  /** The least that a part costs for its area (in grains), whatever it is cut from. */
+  private readonly least: number;
   best: SheetResult;
 
   constructor(
@@ -28,6 +33,9 @@ export class SheetSearch {
     this.filler = new SheetFiller(task, this.random);
     this.used = task.sources.map(() => 0);
     this.area = task.parts.map(({ w, h }) => w * h);
+    // Names leave room below for the source, and stay whole when a sheet's are added up.
+    this.names = task.parts.map(() => Math.floor(this.random.next() * 2 ** 32) * 2 ** 13);
+    this.least = Math.min(...task.sources.map(({ open, w, h, rate }) => Math.min(rate / 256e6, open / (w * h))));
     this.best = this.construct();
     this.take(this.best);
   }
@@ -64,7 +72,7 @@ export class SheetSearch {
   private construct(): SheetResult {
     const { task, area } = this;
     const pool = task.parts.map((_, part) => part).sort((a, b) => area[b]! - area[a]! || a - b);
-    const { sheets, left } = this.recreate(pool, 3, true);
+    const { sheets, left } = this.recreate(pool, 3, undefined);
     return this.whole(sheets, left);
   }
 
@@ -78,23 +86,77 @@ export class SheetSearch {
     const pool = [...old.flatMap((sheet) => sheet.parts), ...retried];
     for (const sheet of old) this.used[sheet.source]! -= 1;
     pool.sort((a, b) => this.area[b]! - this.area[a]! || a - b);
-    const { sheets, left } = this.recreate(pool, 2 + random.below(8), false);
     const oldWorth = old.reduce((sum, one) => sum + this.worth(one), 0) + retried.length * task.unmadePenalty;
-    const worth = sheets.reduce((sum, one) => sum + this.worth(one), 0) + left.length * task.unmadePenalty;
     const allowed = this.heat > 0 ? -this.heat * Math.log(1 - random.next()) : 0;
+    const { sheets, left } = this.recreate(pool, 2 + random.below(8), oldWorth + allowed);
+    const worth = sheets.reduce((sum, one) => sum + this.worth(one), 0) + left.length * task.unmadePenalty;
     const keep = worth < oldWorth + allowed - 1e-6 || (worth <= oldWorth && random.next() < 0.5);
-    if (!keep) {
-      for (const sheet of sheets) this.used[sheet.source]! -= 1;
-      for (const sheet of old) this.used[sheet.source]! += 1;
-      return false;
+    if (left.length === 0) this.remember(sheets);
+    // Laying them out counted the new sheets as open; `replace` counts for itself.
+    for (const sheet of sheets) this.used[sheet.source]! -= 1;
+    for (const sheet of old) this.used[sheet.source]! += 1;
+    if (!keep) return false;
+    return this.replace(out, sheets, this.unmade.filter((part) => !retried.includes(part)).concat(left));
+  }
+
+  /**
+   * Puts together anew what was found at different times: of some sheets the parts, and of all sheets ever cut those that
+   * hold nothing else, chosen so that each part is cut once at the least cost.
+   */
+  combine(stop: () => boolean): boolean {
+    const { task, random, sheets } = this;
+    const order = shuffle(
+      sheets.map((_, at) => at),
+      random,
+    );
+    const out: number[] = [];
+    let count = 0;
+    for (const at of order) {
+      if (count + sheets[at]!.parts.length > MOST_TOGETHER) continue;
+      out.push(at);
+      count += sheets[at]!.parts.length;
     }
+    if (out.length < 2) return false;
+    const old = out.map((at) => sheets[at]!);
+    const parts = old.flatMap((sheet) => sheet.parts).sort((a, b) => this.area[b]! - this.area[a]!);
+    const open = new Map<number, number>();
+    for (const sheet of old) open.set(sheet.source, (open.get(sheet.source) ?? 0) + 1);
+    const racks = task.sources.flatMap(({ most }, index) =>
+      most === 1 && this.used[index]! - (open.get(index) ?? 0) === 0 ? [index] : [],
+    );
+    const found = combined(task, parts, racks, this.pool.values(), stop);
+    if (!found) return false;
+    const gain = old.reduce((sum, one) => sum + one.cost, 0) - found.reduce((sum, one) => sum + one.cost, 0);
+    return gain > 1e-6 && this.replace(out, found, this.unmade);
+  }
+  /** Sheets ever cut, by their parts: each part has a number, the sum of a sheet's is its name. */
+  private readonly pool = new Map<number, CutSheet>();
+  private readonly names: number[];
+  private remember(sheets: readonly CutSheet[]): void {
+    for (const sheet of sheets) {
+      let name = this.task.sources[sheet.source]!.most === 1 ? sheet.source + 1 : 0;
+      for (const part of sheet.parts) name += this.names[part]!;
+      const before = this.pool.get(name);
+      if (before && sheet.cost >= before.cost) continue;
+      this.pool.set(name, sheet);
+      if (this.pool.size > MOST_POOL) for (const oldest of this.pool.keys()) {
+        this.pool.delete(oldest);
+        break;
+      }
+    }
+  }
+
+  /** Puts sheets in the place of others. True when that is a new best. */
+  private replace(out: number[], sheets: readonly CutSheet[], unmade: number[]): boolean {
     out.sort((a, b) => b - a);
     for (const at of out) {
+      this.used[this.sheets[at]!.source]! -= 1;
       this.sheets[at] = this.sheets[this.sheets.length - 1]!;
       this.sheets.pop();
     }
+    for (const sheet of sheets) this.used[sheet.source]! += 1;
     this.sheets.push(...sheets);
-    this.unmade = this.unmade.filter((part) => !retried.includes(part)).concat(left);
+    this.unmade = unmade;
     const now = this.whole(this.sheets, this.unmade);
     if (now.cost >= this.best.cost - 1e-6) return false;
     this.best = { ...now, sheets: [...this.sheets], unmade: [...this.unmade] };
@@ -125,12 +187,16 @@ export class SheetSearch {
     return [...out];
   }
 
-  private recreate(parts: readonly number[], tries: number, first: boolean): { sheets: CutSheet[]; left: number[] } {
+  /** Lays parts into sheets; gives up where it must cost more than `most`. Undefined for the first plan: no chance. */
+  private recreate(parts: readonly number[], tries: number, most: number | undefined): { sheets: CutSheet[]; left: number[] } {
     const { random } = this;
     let pool = [...parts];
     const sheets: CutSheet[] = [];
+    let worth = 0;
     while (pool.length > 0) {
-      const tried = !first && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
+      // What is left costs at least its area, at what an offcut gives back.
+      if (most !== undefined && worth + this.least * pool.reduce((sum, part) => sum + this.area[part]!, 0) > most) break;
+      const tried = most !== undefined && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
       const next = this.nextSheet(tried, tries);
       if (!next) {
         if (tried.length < pool.length) continue;
@@ -139,6 +205,7 @@ export class SheetSearch {
       const gone = new Set(next.parts);
       pool = pool.filter((part) => !gone.has(part));
       sheets.push(next);
+      worth += this.worth(next);
       this.used[next.source]! += 1;
     }
     return { sheets, left: pool };

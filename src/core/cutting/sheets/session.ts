@@ -1,14 +1,15 @@
 /** One material from the first plan on: search and bound in turns. */
 import type { Solver } from '../linear';
-import type { PlannedSheet } from '../request';
+import type { Session } from '../session';
 import { SheetBound, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
 import { SheetSearch } from './search';
-import { type SheetTask, plannedSheet } from './task';
+import type { SheetResult, SheetTask } from './task';
 
 const STEPS = 6;
+const COMBINE_TURNS = 150;
 
-export class SheetSession {
+export class SheetSession implements Session<SheetResult> {
   private readonly search: SheetSearch;
   private bounding: SheetBound | undefined;
   private exact: SheetExact | undefined;
@@ -26,7 +27,8 @@ export class SheetSession {
   ) {
     this.search = new SheetSearch(task, seed);
     const made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
-    if (made.length > 0 && made.length <= MOST_EXACT_PARTS) this.exact = new SheetExact(task, made);
+    const racks = task.sources.flatMap(({ most: count }, index) => (count === 1 ? [index] : []));
+    if (made.length > 0 && made.length <= MOST_EXACT_PARTS) this.exact = new SheetExact(task, made, racks);
   }
 
   get cost(): number {
@@ -38,7 +40,7 @@ export class SheetSession {
   get gap(): number {
     return this.cost - this.bound;
   }
-  private raise(bound: number): void {
+  raise(bound: number): void {
     const better = Math.min(this.cost, bound);
     if (better <= this.bound) return;
     this.bound = better;
@@ -57,7 +59,7 @@ export class SheetSession {
     if (this.exact && !this.exact.over && this.turns > 20 && this.turns % 2 === 0) {
       const found = this.exact.step(this.search.best, stop);
       this.raise(this.exact.bound);
-      if (found && this.search.offer(found)) this.version += 1;
+      if (found) this.offer(found);
       return;
     }
     // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
@@ -68,19 +70,21 @@ export class SheetSession {
       this.raise(this.bounding.bound);
       return;
     }
-    this.searchMs += 1.5;
     this.search.cool(share);
+    this.searchMs += 1.5;
+    if (this.turns % COMBINE_TURNS === 0) {
+      if (this.search.combine(stop)) this.version += 1;
+      return;
+    }
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
 
-  plan(): { sheets: PlannedSheet[]; unmade: string[]; cost: number; bound: number } {
-    const { best } = this.search;
-    return {
-      sheets: best.sheets.map((sheet) => plannedSheet(this.task, sheet)),
-      unmade: best.unmade.map((part) => this.task.parts[part]!.id),
-      cost: best.cost,
-      bound: this.optimal ? best.cost : this.bound,
-    };
+  get best(): SheetResult {
+    return this.search.best;
+  }
+  /** A plan found elsewhere. */
+  offer(result: SheetResult): void {
+    if (this.search.offer(result)) this.version += 1;
   }
   dispose(): void {
     this.bounding?.dispose();

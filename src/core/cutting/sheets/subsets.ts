@@ -12,12 +12,23 @@ interface Pieces {
   /** For each piece: the part of the set that comes first (a set), its piece, the other's piece, and the direction. */
   readonly how: Int32Array;
 }
-export const MOST_BITS = 18;
+export const MOST_BITS = 24;
+
+export interface SubsetLimits {
+  readonly sets: number;
+  readonly work: number;
+  /** Waste within a piece, in all, that is still looked at; with Infinity every set is found. */
+  readonly slack: number;
+}
 
 export class Subsets {
   /** Pieces by set; a set is a number with one bit for each part. */
   readonly pieces = new Map<number, Pieces>();
   private layer: number[] = [];
+  private readonly areas: number[];
+  private readonly largest: number;
+  /** Pairs of pieces looked at so far. */
+  work = 0;
   private readonly wide: number;
   private readonly high: number;
   private readonly sourceSizes: readonly (readonly [number, number])[];
@@ -28,11 +39,13 @@ export class Subsets {
   constructor(
     task: SheetTask,
     private readonly parts: readonly { readonly w: number; readonly h: number; readonly turn: boolean }[],
-    private readonly most: number,
+    private readonly limits: SubsetLimits,
   ) {
     this.sourceSizes = task.sources.map(({ w, h }) => [w, h] as const);
     this.wide = Math.max(...task.sources.map((one) => one.w));
     this.high = Math.max(...task.sources.map((one) => one.h));
+    this.areas = parts.map(({ w, h }) => w * h);
+    this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
     for (const [at, { w, h, turn }] of parts.entries()) {
       const sizes = turn && w !== h ? [Math.min(w, h), Math.max(w, h), Math.max(w, h), Math.min(w, h)] : [w, h];
       const kept: number[] = [];
@@ -59,15 +72,21 @@ export class Subsets {
         const larger = set | bit;
         if (set & bit || seen.has(larger)) continue;
         seen.add(larger);
-        // All sets with one part less must be there.
+        let area = 0;
+        for (let rest = larger; rest; rest &= rest - 1) area += this.areas[31 - Math.clz32(rest & -rest)]!;
+        if (area > this.largest) continue;
+        this.roomy = area + this.limits.slack;
+        // All sets with one part less must be there, unless they may have been left out for their waste.
         let whole = true;
-        for (let rest = larger; rest && whole; rest &= rest - 1) whole = this.pieces.has(larger & ~(rest & -rest));
+        if (this.limits.slack === Infinity)
+          for (let rest = larger; rest && whole; rest &= rest - 1)
+            whole = this.pieces.has(larger & ~(rest & -rest));
         if (!whole) continue;
         const pieces = this.join(larger);
         if (!pieces) continue;
         this.pieces.set(larger, pieces);
         next.push(larger);
-        if (this.pieces.size > this.most) {
+        if (this.pieces.size > this.limits.sets || this.work > this.limits.work) {
           this.tooMany = true;
           return;
         }
@@ -77,6 +96,7 @@ export class Subsets {
     if (next.length === 0) this.done = true;
   }
 
+  private roomy = Infinity;
   private found: number[] = [];
   private join(set: number): Pieces | undefined {
     const low = set & -set;
@@ -87,6 +107,7 @@ export class Subsets {
       const one = this.pieces.get(first);
       const other = this.pieces.get(set & ~first);
       if (!one || !other) continue;
+      this.work += one.sizes.length * other.sizes.length;
       for (let i = 0; i < one.sizes.length; i += 2)
         for (let j = 0; j < other.sizes.length; j += 2) {
           const [a, b, c, d] = [one.sizes[i]!, one.sizes[i + 1]!, other.sizes[j]!, other.sizes[j + 1]!];
@@ -109,7 +130,7 @@ export class Subsets {
 
   /** Keeps a piece unless another lies within it; drops those that it lies within. */
   private offer(w: number, h: number, first: number, i: number, j: number, axis: number): void {
-    if (!this.fits(w, h)) return;
+    if (w * h > this.roomy || !this.fits(w, h)) return;
     const { found } = this;
     for (let at = 0; at < found.length; at += 6) if (found[at]! <= w && found[at + 1]! <= h) return;
     let kept = 0;

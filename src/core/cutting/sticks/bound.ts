@@ -64,8 +64,8 @@ export function batchBound(
   solver: Solver,
   seconds: number,
   stop: () => boolean,
-): number {
-  if (made.length === 0 || lines.length === 0) return never + made.length * task.unmadePenalty;
+): { bound: number; proven: boolean } {
+  if (made.length === 0 || lines.length === 0) return { bound: never + made.length * task.unmadePenalty, proven: true };
   // Amounts are measured in thousandths of all that is cut: grains are too large for a solver's tolerances.
   const unit = load / 1000;
   const rows: Row[] = [];
@@ -107,6 +107,6 @@ export function batchBound(
         );
     }
   const program: { columns: (Column & { whole: boolean })[]; rows: Row[] } = { columns, rows };
-  const { bound } = minimise(solver, program, { seconds, nodes: 5000, cutoff: Infinity, stop });
-  return never + (Number.isFinite(bound) ? Math.max(0, bound) * (1 - 1e-9) : 0);
+  const { bound, proven } = minimise(solver, program, { seconds, nodes: 20_000, cutoff: Infinity, stop });
+  return { bound: never + (Number.isFinite(bound) ? Math.max(0, bound) * (1 - 1e-9) : 0), proven };
 }

@@ -61,10 +61,10 @@ export class Patterns {
   }
 
   /** The pattern of `kind` with the highest worth (prices of its classes less its cost); undefined beyond `effort`. */
-  price(kind: number, prices: ArrayLike<number>, effort: number): { pattern: Pattern; worth: number } | undefined {
+  price(kind: number, prices: ArrayLike<number>, effort: number, stop: () => boolean): { pattern: Pattern; worth: number } | undefined {
     let best: Pattern = { kind, groups: this.kinds[kind]!.source.stretches.map(() => []), cost: 0 };
     let worth = 0;
-    const whole = this.walk(kind, prices, 1e-12, effort, () => worth + 1e-9, (pattern, found) => {
+    const whole = this.walk(kind, prices, 1e-12, effort, stop, () => worth + 1e-9, (pattern, found) => {
       best = pattern;
       worth = found;
       return true;
@@ -73,9 +73,16 @@ export class Patterns {
   }
 
   /** All patterns of `kind` worth at least `floor`; undefined when there are more than `most`. */
-  list(kind: number, prices: ArrayLike<number>, floor: number, most: number, effort: number): Pattern[] | undefined {
+  list(
+    kind: number,
+    prices: ArrayLike<number>,
+    floor: number,
+    most: number,
+    effort: number,
+    stop: () => boolean,
+  ): Pattern[] | undefined {
     const found: Pattern[] = [];
-    const whole = this.walk(kind, prices, -1, effort, () => floor, (pattern) => found.push(pattern) <= most);
+    const whole = this.walk(kind, prices, -1, effort, stop, () => floor, (pattern) => found.push(pattern) <= most);
     return whole && found.length <= most ? found : undefined;
   }
 
@@ -84,6 +91,7 @@ export class Patterns {
     prices: ArrayLike<number>,
     above: number,
     effort: number,
+    stop: () => boolean,
     floor: () => number,
     found: (pattern: Pattern, worth: number) => boolean,
   ): boolean {
@@ -120,7 +128,8 @@ export class Patterns {
         const index = order[at]!;
         const { take, legs } = classes[index]!;
         if (take > rest || counts[index]! >= legs.length) continue;
-        if ((this.looks -= 1) < 0) {
+        if ((this.looks -= 1) < 0 || (this.looks % 4096 === 0 && stop())) {
+          this.looks = -1;
           going = false;
           return;
         }

@@ -113,13 +113,13 @@ export class StickProof {
   /** One solve. Answers a plan when it found one that costs less than `best`. */
   step(best: StickResult, limits: ProofLimits): StickResult | undefined {
     if (this.phase === 'linear') {
-      this.price(best.cost);
+      this.price(best.cost, limits.stop);
       return undefined;
     }
     return this.phase === 'whole' ? this.whole(best, limits) : undefined;
   }
 
-  private price(cost: number): void {
+  private price(cost: number, stop: () => boolean): void {
     const solved = this.program.solve();
     if (!solved) return this.dispose();
     this.prices = solved.duals.slice(0, this.classes.length);
@@ -130,7 +130,7 @@ export class StickProof {
       const row = this.rackRows.get(index);
       const fee = row === undefined ? 0 : -solved.duals[row]!;
       this.rackPrices.set(index, fee);
-      const priced = this.patterns.price(index, this.prices, PRICING_EFFORT);
+      const priced = this.patterns.price(index, this.prices, PRICING_EFFORT, stop);
       if (!priced) return this.dispose();
       const over = priced.worth - fee;
       if (over > 1e-7 * Math.max(1, kind.source.open)) joined = this.join(priced.pattern) || joined;
@@ -148,11 +148,11 @@ export class StickProof {
     this.phase = 'whole';
   }
 
-  private listed(room: number): Pattern[] | undefined {
+  private listed(room: number, stop: () => boolean): Pattern[] | undefined {
     const all: Pattern[] = [];
     for (const [index] of this.kinds.entries()) {
       const fee = this.rackPrices.get(index) ?? 0;
-      const found = this.patterns.list(index, this.prices, fee - room, MOST_PATTERNS, PRICING_EFFORT);
+      const found = this.patterns.list(index, this.prices, fee - room, MOST_PATTERNS, PRICING_EFFORT, stop);
       if (!found) return undefined;
       all.push(...found);
       if (all.length > MOST_PATTERNS) return undefined;
@@ -164,7 +164,7 @@ export class StickProof {
     const { task } = this;
     const never = (task.frames.length - this.made.length) * task.unmadePenalty;
     const cutoff = best.cost - never;
-    const all = this.listed(cutoff - this.linear + 1e-6 * cutoff);
+    const all = this.listed(cutoff - this.linear + 1e-6 * cutoff, limits.stop);
     const patterns = all ?? this.known;
     const { program, read } = this.integer(patterns);
     const answer = minimise(this.solver, program, { ...limits, cutoff: cutoff - 1e-6 });
@@ -286,9 +286,9 @@ export class StickProof {
         const source =
           kind.most === Infinity
             ? kind.sources[0]!
-            : kind.sources.find((one, place) => this.until(kind, place) > nextSource[pattern.kind]!)!;
+            : kind.sources.find((_, place) => this.until(kind, place) > nextSource[pattern.kind]!)!;
         nextSource[pattern.kind]! += 1;
-        const groups = pattern.groups.map((group) => group.flatMap((one) => next(one, kind.source.batch) ?? []));
+        const groups = pattern.groups.map((group) => group.flatMap((place) => next(place, kind.source.batch) ?? []));
         return { source, groups };
       }),
     );

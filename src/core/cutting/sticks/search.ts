@@ -10,7 +10,9 @@ import { type Random, randomFrom, shuffle } from '../random';
 import { Filler } from './fill';
 import { type Bar, type StickResult, type StickTask, barOf } from './task';
 
+/** Looks for the fullest stick: few mostly, many now and then, where only a perfect fill helps. */
 const EFFORT = 400;
+const MUCH_EFFORT = 12_000;
 /** What a long offcut in one piece is worth over the same in many, so that sticks empty out. */
 const TIDY = 0.04;
 const ANY = -1;
@@ -29,8 +31,8 @@ export class StickSearch {
   private readonly wants: number[];
   private bars: Bar[] = [];
   private unmade: number[] = [];
-  private cost = Infinity;
   private heat: number;
+  private effort = EFFORT;
   best: StickResult;
 
   constructor(
@@ -285,6 +287,7 @@ export class StickSearch {
     const bars: Bar[] = [];
     let worth = 0;
     const exclude = random.next() < 0.5 ? 0.12 : 0;
+    this.effort = random.next() < 0.08 ? MUCH_EFFORT : EFFORT;
     while (pool.length > 0) {
       const found = this.nextBar(pool, exclude);
       if (!found) break;
@@ -341,7 +344,7 @@ export class StickSearch {
     let any = false;
     const groups = source.stretches.map(({ room }) => {
       const takes = left.map((leg) => task.legs[leg]!.take);
-      const { picked } = this.filler.fill(takes, room, EFFORT, !source.rack || random.next() < 0.3);
+      const { picked } = this.filler.fill(takes, room, this.effort, !source.rack || random.next() < 0.3);
       const group = picked.map((at) => left[at]!);
       if (group.length > 0) {
         any = true;

@@ -1,25 +1,27 @@
 /** One moulding from the first plan to the proven one: search and proof in turns. */
 import type { Solver } from '../linear';
-import type { PlannedBar } from '../request';
+import type { Session } from '../session';
 import { type Counting, batchBound, counting, stickCountBound } from './bound';
 import { type SourceKind, classesOf, kindsOf } from './patterns';
 import { StickProof } from './proof';
 import { StickSearch } from './search';
-import { type StickTask, plannedBar } from './task';
+import type { StickResult, StickTask } from './task';
 
 /** Classes of legs up to which the linear program comes before the search; above, the search goes first. */
 const FEW_CLASSES = 60;
 const STEPS = 24;
+/** How long the bound by batches may take, the first time and again. */
+const BATCH_SECONDS = [0.04, 0.2, 1];
 
-export class StickSession {
+export class StickSession implements Session<StickResult> {
   private readonly search: StickSearch;
   private proof: StickProof | undefined;
-  private readonly few: boolean;
-  private readonly counting: Counting;
-  private readonly kinds: SourceKind[];
+  private few = true;
+  private counting: Counting | undefined;
+  private kinds: SourceKind[] = [];
   private turns = 0;
   private tries = 0;
-  private counted = false;
+  private counted = 0;
   bound = 0;
   /** Bumped at each better plan or bound. */
   version = 0;
@@ -30,14 +32,20 @@ export class StickSession {
     seed = task.seed,
   ) {
     this.search = new StickSearch(task, seed);
+  }
+
+  /** The bound by counting, once the first plan is out. */
+  private count(): Counting {
+    const { task } = this;
     const most = Math.max(0, ...task.sources.flatMap(({ stretches }) => stretches.map(({ room }) => room)));
     const made = task.frames
       .map((_, frame) => frame)
       .filter((frame) => task.frames[frame]!.legs.every((leg) => task.legs[leg]!.take <= most));
     this.kinds = kindsOf(task);
     this.few = this.classes(made).length <= FEW_CLASSES;
-    this.counting = counting(task, this.kinds, made);
-    this.bound = Math.min(this.cost, stickCountBound(this.counting));
+    const found = counting(task, this.kinds, made);
+    this.raise(stickCountBound(found));
+    return found;
   }
 
   private classes(made: readonly number[]) {
@@ -55,7 +63,7 @@ export class StickSession {
     return this.cost - this.bound;
   }
 
-  private raise(bound: number): void {
+  raise(bound: number): void {
     const better = Math.min(this.cost, bound);
     if (better <= this.bound) return;
     this.bound = better;
@@ -66,18 +74,26 @@ export class StickSession {
   step(share: number, seconds: number, stop: () => boolean): void {
     if (this.optimal) return;
     this.turns += 1;
-    if (this.solver && this.turns % 3 === 0 && this.turns > (this.few ? 12 : 60) && this.prove(seconds, stop)) return;
+    if (!this.counting) {
+      this.counting = this.count();
+      return;
+    }
+    if (this.solver && this.turns % 3 === 0 && this.turns > (this.few ? 12 : 60) && this.prove(this.counting, seconds, stop)) return;
     this.search.cool(share);
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
 
   /** A turn of the proof; false when there is nothing to prove now. */
-  private prove(seconds: number, stop: () => boolean): boolean {
-    const { task, solver, counting } = this;
-    if (!this.counted) {
-      this.counted = true;
-      if (task.batches > 1 || this.bound <= counting.never)
-        this.raise(batchBound(counting, solver!, Math.min(seconds, 0.4), stop));
+  private prove(counting: Counting, seconds: number, stop: () => boolean): boolean {
+    const { task, solver } = this;
+    if (this.counted < BATCH_SECONDS.length && this.turns > 12 * 6 ** this.counted) {
+      const limit = BATCH_SECONDS[this.counted]!;
+      this.counted += 1;
+      const needed = task.batches > 1 || this.bound <= counting.never;
+      if (!needed || limit > seconds) return false;
+      const { bound, proven } = batchBound(counting, solver!, limit, stop);
+      this.raise(bound);
+      if (proven) this.counted = BATCH_SECONDS.length;
       return true;
     }
     if (!this.proof) {
@@ -93,21 +109,19 @@ export class StickSession {
       stop,
     });
     this.raise(this.proof.bound);
-    if (found && this.search.offer(found)) this.version += 1;
+    if (found) this.offer(found);
     if (this.proof.over) {
       if (this.tries < 5 && this.proof.worthwhile) this.proof = undefined;
     }
     return true;
   }
 
-  plan(): { bars: PlannedBar[]; unmade: string[]; cost: number; bound: number } {
-    const { best } = this.search;
-    return {
-      bars: best.bars.map((bar) => plannedBar(this.task, bar)),
-      unmade: best.unmade.map((frame) => this.task.frames[frame]!.id),
-      cost: best.cost,
-      bound: this.optimal ? best.cost : this.bound,
-    };
+  get best(): StickResult {
+    return this.search.best;
+  }
+  /** A plan found elsewhere. */
+  offer(result: StickResult): void {
+    if (this.search.offer(result)) this.version += 1;
   }
   dispose(): void {
     this.proof?.dispose();

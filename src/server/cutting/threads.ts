@@ -1,0 +1,97 @@
+/** A thread that is always there: when its worker dies another is started, and everybody who had work there is told. */
+import type { Worker } from 'node:worker_threads';
+import type { FromThread, ToThread } from '@/workers/protocol';
+
+export class ThreadDied extends Error {
+  constructor(why: string) {
+    super(`a cutting thread has stopped: ${why}`);
+    this.name = 'ThreadDied';
+  }
+}
+
+/** Who has work in a thread. */
+export interface Listener {
+  readonly hear: (message: FromThread) => void;
+  /** The thread was ended on purpose for somebody else's sake; the work must be given again. */
+  readonly again: () => void;
+  readonly died: (error: ThreadDied) => void;
+}
+
+export class Thread {
+  private worker: Worker | undefined;
+  private readonly listeners = new Map<number, Listener>();
+  private closed = false;
+  private expected: NodeJS.Timeout | undefined;
+  ready: Promise<void>;
+
+  constructor(private readonly make: () => Worker) {
+    this.ready = this.start();
+  }
+
+  private start(): Promise<void> {
+    const worker = this.make();
+    this.worker = worker;
+    worker.unref();
+    const ready = new Promise<void>((resolve, reject) => {
+      worker.on('message', (message: FromThread) => {
+        clearTimeout(this.expected);
+        this.expected = undefined;
+        if (message.kind === 'ready') resolve();
+        else this.listeners.get(message.id)?.hear(message);
+      });
+      const died = (why: string) => {
+        reject(new ThreadDied(why));
+        if (this.worker !== worker || this.closed) return;
+        this.worker = undefined;
+        const told = [...this.listeners.values()];
+        this.listeners.clear();
+        for (const one of told) one.died(new ThreadDied(why));
+      };
+      worker.on('error', (error: Error) => died(error.message));
+      worker.on('exit', (code) => died(`exit ${code}`));
+    });
+    ready.catch(() => undefined);
+    return ready;
+  }
+
+  /** Done when it can work; starts it again when it has died. */
+  warm(): Promise<void> {
+    if (!this.worker && !this.closed) this.ready = this.start();
+    return this.ready;
+  }
+  listen(id: number, listener: Listener): void {
+    this.listeners.set(id, listener);
+  }
+  leave(id: number): void {
+    this.listeners.delete(id);
+  }
+  tell(message: ToThread): void {
+    this.worker?.postMessage(message);
+  }
+  /** Ends the worker in the middle of whatever it does and starts another; others give their work again. */
+  restart(): void {
+    const old = this.worker;
+    this.ready = this.start();
+    void old?.terminate();
+    const told = [...this.listeners.values()];
+    this.listeners.clear();
+    void this.ready.then(
+      () => told.forEach((one) => one.again()),
+      (error: ThreadDied) => told.forEach((one) => one.died(error)),
+    );
+  }
+  /** Ends the worker if it does not answer within the time. */
+  endsBy(ms: number): void {
+    const { worker } = this;
+    if (!worker || this.expected) return;
+    this.expected = setTimeout(() => {
+      this.expected = undefined;
+      if (this.worker === worker) this.restart();
+    }, ms);
+    this.expected.unref();
+  }
+  async close(): Promise<void> {
+    this.closed = true;
+    await this.worker?.terminate();
+  }
+}
