@@ -23,7 +23,7 @@ const zones = Object.entries(may).flatMap(([room, allowed]) =>
       zone(`./src/${room}`, `./src/${other}`, `${room} may not import ${other}; see docs/architecture.md`),
     ),
 );
-const features = ['desk', 'board', 'bench', 'collect', 'books', 'sums', 'sign-in'];
+const features = ['desk', 'board', 'bench', 'collect', 'books', 'rack', 'sums', 'sign-in'];
 const sideways = features.map((name) => ({
   target: `./src/features/${name}`,
   from: './src/features',

@@ -3,7 +3,7 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
-  serverExternalPackages: ['@electric-sql/pglite', 'bwip-js', 'pdf-lib', '@pdf-lib/fontkit'],
+  serverExternalPackages: ['@electric-sql/pglite', 'highs', 'bwip-js', 'pdf-lib', '@pdf-lib/fontkit'],
   outputFileTracingRoot: process.cwd(),
 };
 export default config;

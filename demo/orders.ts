@@ -292,4 +292,30 @@ export const ORDERS: readonly DemoOrder[] = [
       piece('Low tide, panel', 'panel', ['10', '12'], 'KNO-11', { build: 'tray', original: true }),
     ],
   },
+  {
+    customer: 3,
+    ago: 4,
+    promisedIn: 9,
+    progress: 1,
+    pieces: [
+      piece('Pilot chart, north', 'chart', ['18', '24'], 'GAN-31'),
+      piece('Pilot chart, east', 'chart', ['18', '24'], 'GAN-31'),
+      piece('Pilot chart, south', 'chart', ['16 1/2', '22'], 'GAN-31'),
+      piece('Pilot chart, west', 'chart', ['16 1/2', '22'], 'GAN-31'),
+      piece('Crew of the tender', 'photograph', ['9', '12'], 'GAN-31', { mats: ['RAG-SHELL', 'RAG-HARBOUR'] }),
+      piece('Old light, elevation', 'drawing', ['11', '17'], 'GAN-31'),
+    ],
+  },
+  {
+    customer: 8,
+    ago: 4,
+    promisedIn: 8,
+    progress: 1,
+    pieces: [
+      piece('Four winds I', 'print', ['10', '13'], 'PLO-31'),
+      piece('Four winds II', 'print', ['10', '13'], 'PLO-31'),
+      piece('Four winds III', 'print', ['10', '13'], 'PLO-31', { mats: ['RAG-CHALK'] }),
+      piece('Four winds IV', 'print', ['8 1/2', '11'], 'TER-11', { mats: ['RAG-CHALK'] }),
+    ],
+  },
 ];

@@ -6,6 +6,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { CommandName, Payload } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
+import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/route';
 import { priceOrder } from '@/core/pricing/price';
 import { type Shop, workOut } from '@/core/work-out';
@@ -21,7 +22,8 @@ import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
 import { handlers } from '@/server/commands';
 import { perform } from '@/server/door';
-import { type House, readBooks } from '@/server/house';
+import { cutJobs, cutRequests } from '@/server/cutting/needs';
+import { type Books, type House, readBooks } from '@/server/house';
 import { hashPin } from '@/server/pins';
 import {
   STARTING_BACKINGS,
@@ -32,6 +34,7 @@ import {
 } from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
 import { CUSTOMERS, STAFF } from './people';
+import { PLANS, RACK_SHEETS, RACK_STICKS, STOCK } from './rack';
 
 const inch = (text: string) => mustParseLength(text, { unit: 'in' });
 const SETTINGS = defaultSettings('in');
@@ -189,6 +192,55 @@ async function agreedTotal(
   return total;
 }
 
+/** Sizes and places of what lies on the rack; dents as stretches from the left end. */
+async function fillRack(tell: Teller): Promise<void> {
+  for (const [material, length, batch, place, dent] of RACK_STICKS)
+    await tell.do('put-rack-piece', {
+      id: crypto.randomUUID(),
+      kind: 'stick',
+      material,
+      length: inch(length),
+      height: null,
+      batch,
+      noGo: dent ? [{ from: inch(dent[0]), to: inch(dent[1]) }] : [],
+      place,
+      note: dent ? 'dent' : '',
+    });
+  for (const [material, w, h, place] of RACK_SHEETS)
+    await tell.do('put-rack-piece', {
+      id: crypto.randomUUID(),
+      kind: 'sheet',
+      material,
+      length: inch(w),
+      height: inch(h),
+      batch: '',
+      noGo: [],
+      place,
+      note: '',
+    });
+  for (const [material, onHand, minimum] of STOCK) await tell.do('set-stock', { material, onHand, minimum });
+}
+
+/** Plans and confirms the cuts of some jobs, as the shop did on that day. */
+async function cutThese(tell: Teller, tx: Tx, books: Books, tickets: readonly string[]): Promise<void> {
+  const { requests } = await cutRequests(tx, books, tickets);
+  const best = (jobs: Job[]) => {
+    const engine = new Engine(
+      jobs.map((job, index) => ({ index, job })),
+      undefined,
+    );
+    for (let turn = 0; turn < 12 * jobs.length; turn += 1) engine.turn(turn / (12 * jobs.length), 1, () => false, true);
+    return engine.news();
+  };
+  const [sticks, sheets] = [jobsOfSticks(requests.sticks), jobsOfSheets(requests.sheets)];
+  await tell.do('confirm-plan', {
+    id: crypto.randomUUID(),
+    tickets: [...tickets],
+    sticks: composeSticks(sticks, best(sticks)) as never,
+    sheets: composeSheets(sheets, best(sheets)) as never,
+  });
+}
+
 export async function seedDemo(house: House): Promise<void> {
   if (await getShop(house.db)) return;
   const now = house.clock.now();
@@ -224,6 +276,15 @@ export async function seedDemo(house: House): Promise<void> {
       ids.push(id);
     }
     for (const order of ORDERS) await tellOrder(tell, now, order, ids);
+    tell.by = 'Maro';
+    tell.at = daysAfter(now, -30);
+    await fillRack(tell);
+    for (const [ago, tickets] of PLANS) {
+      tell.at = daysAfter(now, -ago);
+      const there = new Set((await cutJobs(tx)).map((job) => job.ticket));
+      const cut = tickets.filter((ticket) => there.has(ticket));
+      if (cut.length > 0) await cutThese(tell, tx, books, cut);
+    }
   });
   house.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
 }

@@ -4,6 +4,7 @@ import { designSchema } from '@/core/design/design';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
+import { LONGEST } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
 
 export const ROLES = ['owner', 'counter', 'bench'] as const;
@@ -18,6 +19,44 @@ const day = z.iso.date();
 const amount = z.int().positive().max(MOST_MONEY);
 export const pinSchema = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
 export const LARGEST_LIST = 2_000_000;
+
+const rackLength = z.int().min(1).max(LONGEST);
+const figure = z.number().min(0).max(1e15);
+const judgedSchema = {
+  unmade: z.array(z.string().max(120)).max(5000),
+  cost: figure,
+  bound: figure,
+  gap: figure,
+  optimal: z.boolean(),
+};
+const at = z.number().min(-1).max(100_000);
+export const sticksPlanSchema = z.object({
+  bars: z
+    .array(
+      z.object({
+        source: z.string().max(120),
+        profile: z.string().max(120),
+        pieces: z.array(z.object({ leg: z.string().max(120), at })).max(200),
+        offcut: figure,
+      }),
+    )
+    .max(5000),
+  ...judgedSchema,
+});
+export const sheetsPlanSchema = z.object({
+  sheets: z
+    .array(
+      z.object({
+        source: z.string().max(120),
+        material: z.string().max(120),
+        parts: z.array(z.object({ part: z.string().max(120), x: at, y: at, rotated: z.boolean() })).max(2000),
+        offcuts: z.array(z.object({ x: at, y: at, w: figure, h: figure })).max(2000),
+        cuts: z.array(z.object({ axis: z.enum(['x', 'y']), at, from: at, to: at })).max(5000),
+      }),
+    )
+    .max(5000),
+  ...judgedSchema,
+});
 
 const checkPoints = Object.keys(CHECK_POINTS) as [CheckPoint, ...CheckPoint[]];
 
@@ -112,6 +151,51 @@ export const commands = {
   'import-mouldings': {
     roles: ['owner'] as readonly Role[],
     payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }),
+  },
+  'put-rack-piece': {
+    roles: ALL,
+    payload: z.object({
+      id,
+      kind: z.enum(['stick', 'sheet']),
+      material: line(40),
+      length: rackLength,
+      height: rackLength.nullable(),
+      batch: z.string().trim().max(60),
+      noGo: z.array(z.object({ from: z.int().min(0), to: z.int().min(0) })).max(20),
+      place: z.string().trim().max(60),
+      note: z.string().trim().max(200),
+    }),
+  },
+  'remove-rack-piece': { roles: ALL, payload: z.object({ id, reason: line(200) }) },
+  'set-stock': {
+    roles: ALL,
+    payload: z.object({
+      material: line(40),
+      onHand: z.int().min(0).max(100_000),
+      minimum: z.int().min(0).max(100_000),
+    }),
+  },
+  'import-rack': { roles: ALL, payload: z.object({ text: z.string().max(LARGEST_LIST), file: z.string().max(200) }) },
+  /** Takes the material of a plan and puts its offcuts on the rack. */
+  'confirm-plan': {
+    roles: ALL,
+    payload: z.object({
+      id,
+      tickets: z.array(z.string().max(40)).min(1).max(500),
+      sticks: sticksPlanSchema,
+      sheets: sheetsPlanSchema,
+    }),
+  },
+  'undo-plan': { roles: ALL, payload: z.object({ id }) },
+  'spoil-cut': {
+    roles: ALL,
+    payload: z.object({
+      planId: id,
+      part: line(120),
+      why: line(200),
+      /** What is left of it, worth keeping: a length, or width and height. */
+      left: z.object({ length: rackLength, height: rackLength.nullable() }).nullable(),
+    }),
   },
 } as const;
 

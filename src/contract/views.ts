@@ -5,7 +5,8 @@ import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/price';
 import type { Station, StepKey } from '@/core/route/route';
 import type { JobState } from '@/core/route/state';
-import type { Unit } from '@/core/units/length';
+import type { Length, Unit } from '@/core/units/length';
+import type { PlanFigures, Wanted } from '@/core/cutting/shop';
 import type { WorkedOut } from '@/core/work-out';
 import type { PlannedRow } from '@/core/books/moulding-list';
 import type { Issue } from '@/core/issue';
@@ -134,4 +135,57 @@ export interface ImportPreview {
   readonly issues: readonly Issue[];
   readonly ignored: readonly string[];
   readonly rows: readonly Omit<PlannedRow, 'moulding'>[];
+}
+
+export interface RackPieceView {
+  readonly id: string;
+  readonly code: string;
+  readonly kind: 'stick' | 'sheet';
+  readonly material: string;
+  readonly length: Length;
+  readonly height: Length | null;
+  readonly batch: string;
+  readonly noGo: readonly { readonly from: Length; readonly to: Length }[];
+  readonly place: string;
+  readonly note: string;
+  readonly origin: 'typed' | 'list' | 'offcut' | 'drop-out' | 'spoiled';
+  readonly addedAt: string;
+}
+export interface StockView {
+  readonly material: string;
+  readonly onHand: number;
+  readonly minimum: number;
+}
+/** A job with something to cut, and what. */
+export interface CutJobView {
+  readonly ticket: string;
+  readonly title: string;
+  readonly customer: string;
+  readonly promised: string;
+  readonly ready: boolean;
+  readonly held: boolean;
+  /** Parts of it that are cut again after they were spoiled. */
+  readonly again: number;
+  readonly wanted: Wanted;
+}
+export interface MadePlanView {
+  readonly id: string;
+  readonly number: number;
+  readonly state: 'confirmed' | 'undone';
+  readonly at: string;
+  readonly by: string;
+  readonly figures: { readonly sticks: PlanFigures; readonly sheets: PlanFigures };
+  readonly tickets: readonly string[];
+  readonly parts: readonly { readonly part: string; readonly spoiled: { readonly why: string } | null }[];
+  /** The latest: it can be undone. */
+  readonly undoable: boolean;
+}
+export interface RackView {
+  readonly today: string;
+  readonly pieces: readonly RackPieceView[];
+  readonly stock: readonly StockView[];
+  readonly jobs: readonly CutJobView[];
+  readonly plans: readonly MadePlanView[];
+  readonly lists: ListedMaterials;
+  readonly homeUnit: Unit;
 }

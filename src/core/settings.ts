@@ -24,6 +24,15 @@ export interface Settings {
   readonly rattleRoom: Length;
   readonly clipReach: Length;
   readonly endTrim: Length;
+  /** Cutting plans: the blade, what is worth keeping, trims, and what an offcut is worth against new. */
+  readonly cutting: {
+    readonly kerf: Length;
+    readonly minStick: Length;
+    readonly minSheet: { readonly short: Length; readonly long: Length };
+    readonly sheetTrim: Length;
+    readonly glassBreak: Length;
+    readonly offcutValue: number;
+  };
   /** Wire: slack and safety as exact decimals, lengths of the tails, the hand's breadth the wire must stay under the top. */
   readonly slack: string;
   readonly tail: Length;
@@ -103,6 +112,14 @@ export function defaultSettings(unit: Unit): Settings {
     rattleRoom: mm(6),
     clipReach: mm(10),
     endTrim: mm(10),
+    cutting: {
+      kerf: mm(3),
+      minStick: pick(inches(12), mm(300)),
+      minSheet: { short: pick(inches(6), mm(150)), long: pick(inches(12), mm(300)) },
+      sheetTrim: pick(inches(0, 1, 8), mm(3)),
+      glassBreak: pick(inches(0, 3, 4), mm(20)),
+      offcutValue: 0.5,
+    },
     slack: '0.05',
     tail: pick(inches(6), mm(150)),
     wireHidden: pick(inches(1), mm(25)),

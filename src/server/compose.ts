@@ -2,10 +2,12 @@
 import { randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { type Db, openDb } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
 import { type Clock, systemClock } from './clock';
+import { CuttingPool } from './cutting/pool';
 import { type House, keptBooks } from './house';
 import { newBus } from './live';
 
@@ -19,9 +21,18 @@ function secretIn(folder: string): Buffer {
   return fs.readFileSync(file);
 }
 
-export const houseOver = (db: Db, clock: Clock, secret: Buffer, demo: boolean): House => {
+const cuttingThread = () => new Worker(new URL('../workers/cutting.worker.ts', import.meta.url));
+
+export const houseOver = (
+  db: Db,
+  clock: Clock,
+  secret: Buffer,
+  demo: boolean,
+  thread: () => Worker = cuttingThread,
+): House => {
   const bus = newBus();
-  return { db, clock, bus, terminal: simulatedTerminal(), secret, demo, ...keptBooks(db, bus) };
+  const cutting = new CuttingPool(thread);
+  return { db, clock, bus, terminal: simulatedTerminal(), cutting, secret, demo, ...keptBooks(db, bus) };
 };
 
 async function build(): Promise<House> {
@@ -31,6 +42,8 @@ async function build(): Promise<House> {
   await migrate(db, readMigrations(path.join(root(), 'src', 'db', 'migrations')));
   const house = houseOver(db, systemClock, secretIn(folder), demo);
   if (demo) await (await import('@demo/seed')).seedDemo(house);
+  // In the background: the first plan should not wait for the threads.
+  void house.cutting.warm().catch(() => undefined);
   return house;
 }
 

@@ -6,6 +6,7 @@ import { type Catalogue, catalogueOf } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { SimulatedTerminal } from '@/standins/ports';
 import type { Clock } from './clock';
+import type { CuttingPool } from './cutting/pool';
 import type { Bus } from './live';
 
 export interface House extends KeptBooks {
@@ -13,6 +14,8 @@ export interface House extends KeptBooks {
   readonly clock: Clock;
   readonly bus: Bus;
   readonly terminal: SimulatedTerminal;
+  /** The threads that make cutting plans. */
+  readonly cutting: CuttingPool;
   /** Signs session cookies. */
   readonly secret: Buffer;
   readonly demo: boolean;

@@ -27,6 +27,12 @@ const STATUS: Record<string, number> = {
   'price-changed': 409,
   'command-reused': 409,
   'already-there': 409,
+  'plan-rack-changed': 409,
+  'plan-not-latest': 409,
+  'rack-gone': 409,
+  'plan-unknown': 404,
+  'cut-stopped': 503,
+  'budget-wrong': 400,
   fault: 500,
 };
 

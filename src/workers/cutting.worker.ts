@@ -25,7 +25,7 @@ async function run({ id, jobs, seed, budgetMs, turns, stopped }: Start, solver: 
   const engine = new Engine(jobs, solver, seed);
   engines.set(id, engine);
   say({ kind: 'news', id, news: engine.news() });
-  for (let made = 0; !engine.done && !stop() && made < most; ) {
+  for (let made = 0; !engine.done && !stop() && made < most;) {
     const slice = performance.now();
     while (performance.now() - slice < SLICE_MS && !stop() && made < most) {
       const before = performance.now();

@@ -15,7 +15,14 @@ export interface Line {
 }
 
 /** `free` is what could be left at most, `leastUseful` what an offcut must have at least, `open` the cost of opening. */
-export function lineOf(open: number, rate: number, free: number, room: number, leastUseful: number, most: number): Line {
+export function lineOf(
+  open: number,
+  rate: number,
+  free: number,
+  room: number,
+  leastUseful: number,
+  most: number,
+): Line {
   const base = Math.max(0, open - rate * free);
   const bend = Math.max(0, Math.min(room, free - leastUseful));
   const steep = room > bend ? (open - base - rate * bend) / (room - bend) : rate;

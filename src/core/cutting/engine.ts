@@ -12,8 +12,7 @@ import { type StickResult, type StickTask, plannedBar, stickTasks } from './stic
 
 export type Result = StickResult | SheetResult;
 export type Job =
-  | { readonly kind: 'sticks'; readonly task: StickTask }
-  | { readonly kind: 'sheets'; readonly task: SheetTask };
+  { readonly kind: 'sticks'; readonly task: StickTask } | { readonly kind: 'sheets'; readonly task: SheetTask };
 
 /** What a job has come to. `index` is its place among the request's jobs. */
 export interface News {
@@ -49,11 +48,7 @@ interface Running {
 export class Engine {
   private running: Running[];
 
-  constructor(
-    jobs: readonly { readonly index: number; readonly job: Job }[],
-    solver: Solver | undefined,
-    seed = 0,
-  ) {
+  constructor(jobs: readonly { readonly index: number; readonly job: Job }[], solver: Solver | undefined, seed = 0) {
     this.running = jobs.map(({ index, job }) => ({
       index,
       session: sessionOf(job, solver, seed),

@@ -44,7 +44,16 @@ export const sticksSchema = z.object({
     .array(z.object({ id, stock: z.array(stick).max(200).default([]), rack: z.array(rackStick).max(5000).default([]) }))
     .max(2000),
   frames: z
-    .array(z.object({ id, profile: id, legs: z.array(z.object({ id, length: size })).min(1).max(40) }))
+    .array(
+      z.object({
+        id,
+        profile: id,
+        legs: z
+          .array(z.object({ id, length: size }))
+          .min(1)
+          .max(40),
+      }),
+    )
     .max(MOST_PARTS),
 });
 export type SticksRequest = z.output<typeof sticksSchema>;
@@ -70,8 +79,12 @@ export const sheetsSchema = z.object({
       z.object({
         id,
         rotate: z.boolean().default(true),
+        minBreak: mm.optional().describe('of this material, in place of that of all'),
         stock: z.array(sheet).max(200).default([]),
-        rack: z.array(z.object({ id, w: size, h: size })).max(5000).default([]),
+        rack: z
+          .array(z.object({ id, w: size, h: size }))
+          .max(5000)
+          .default([]),
       }),
     )
     .max(2000),
@@ -97,7 +110,12 @@ export interface PlannedCut {
 export interface PlannedSheet {
   readonly source: string;
   readonly material: string;
-  readonly parts: readonly { readonly part: string; readonly x: number; readonly y: number; readonly rotated: boolean }[];
+  readonly parts: readonly {
+    readonly part: string;
+    readonly x: number;
+    readonly y: number;
+    readonly rotated: boolean;
+  }[];
   readonly offcuts: readonly { readonly x: number; readonly y: number; readonly w: number; readonly h: number }[];
   /** Edge to edge cuts in the order they are made. */
   readonly cuts: readonly PlannedCut[];

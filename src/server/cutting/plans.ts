@@ -1,12 +1,5 @@
 /** A cutting plan from a request: looked over, worked on in threads, checked, told as it gets better. */
-import {
-  type Job,
-  type News,
-  composeSheets,
-  composeSticks,
-  jobsOfSheets,
-  jobsOfSticks,
-} from '@/core/cutting/engine';
+import { type Job, type News, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import {
   type SheetsPlan,
   type SheetsRequest,
@@ -39,7 +32,9 @@ interface Told {
 export type Plan<K extends CutKind> = Plans[K] & Told;
 
 interface Kind<K extends CutKind> {
-  readonly schema: { safeParse(body: unknown): { success: true; data: Requests[K] } | { success: false; error: { issues: never[] } } };
+  readonly schema: {
+    safeParse(body: unknown): { success: true; data: Requests[K] } | { success: false; error: { issues: never[] } };
+  };
   readonly jobs: (request: Requests[K]) => Job[];
   readonly compose: (jobs: readonly Job[], news: readonly News[]) => Plans[K];
   readonly check: (request: Requests[K], plan: Plans[K]) => Issue[];
@@ -68,11 +63,15 @@ const sticks: Kind<'sticks'> = {
     const known = new Set(profiles.map((one) => one.id));
     return [
       ...twice(named(profiles, 'profiles')),
-      ...profiles.flatMap((one, at) => twice([...named(one.stock, `profiles.${at}.stock`), ...named(one.rack, `profiles.${at}.rack`)])),
+      ...profiles.flatMap((one, at) =>
+        twice([...named(one.stock, `profiles.${at}.stock`), ...named(one.rack, `profiles.${at}.rack`)]),
+      ),
       ...twice(named(frames, 'frames')),
       ...twice(frames.flatMap((frame, at) => named(frame.legs, `frames.${at}.legs`))),
       ...frames.flatMap((frame, at) =>
-        known.has(frame.profile) ? [] : [issue('cut-profile-unknown', { id: frame.profile.slice(0, 60) }, `frames.${at}.profile`)],
+        known.has(frame.profile)
+          ? []
+          : [issue('cut-profile-unknown', { id: frame.profile.slice(0, 60) }, `frames.${at}.profile`)],
       ),
     ];
   },
@@ -81,14 +80,25 @@ const sticks: Kind<'sticks'> = {
     const longest = new Map(
       profiles.map(({ id, stock, rack }) => [
         id,
-        Math.max(0, ...stock.filter((one) => one.qty !== 0).map((one) => one.length - 2 * endTrim), ...rack.map((one) => one.length - 2 * endTrim)),
+        Math.max(
+          0,
+          ...stock.filter((one) => one.qty !== 0).map((one) => one.length - 2 * endTrim),
+          ...rack.map((one) => one.length - 2 * endTrim),
+        ),
       ]),
     );
     return frames.flatMap(({ id, profile, legs }) => {
       if (!gone.has(id)) return [];
       const leg = Math.max(...legs.map((one) => one.length));
       const most = longest.get(profile) ?? 0;
-      return [{ id, ...(leg > most ? issue('cut-leg-too-long', { leg, most: Math.max(0, most) }) : issue('cut-too-little', { profile })) }];
+      return [
+        {
+          id,
+          ...(leg > most
+            ? issue('cut-leg-too-long', { leg, most: Math.max(0, most) })
+            : issue('cut-too-little', { profile })),
+        },
+      ];
     });
   },
 };
@@ -102,10 +112,14 @@ const sheets: Kind<'sheets'> = {
     const known = new Set(materials.map((one) => one.id));
     return [
       ...twice(named(materials, 'materials')),
-      ...materials.flatMap((one, at) => twice([...named(one.stock, `materials.${at}.stock`), ...named(one.rack, `materials.${at}.rack`)])),
+      ...materials.flatMap((one, at) =>
+        twice([...named(one.stock, `materials.${at}.stock`), ...named(one.rack, `materials.${at}.rack`)]),
+      ),
       ...twice(named(parts, 'parts')),
       ...parts.flatMap((part, at) =>
-        known.has(part.material) ? [] : [issue('cut-profile-unknown', { id: part.material.slice(0, 60) }, `parts.${at}.material`)],
+        known.has(part.material)
+          ? []
+          : [issue('cut-profile-unknown', { id: part.material.slice(0, 60) }, `parts.${at}.material`)],
       ),
     ];
   },
@@ -120,7 +134,9 @@ const sheets: Kind<'sheets'> = {
         ...rack.map((one) => ({ w: one.w - 2 * offcutTrim, h: one.h - 2 * offcutTrim })),
       ];
       const fits = sizes.some((one) => (w <= one.w && h <= one.h) || (rotate && h <= one.w && w <= one.h));
-      return [{ id, ...(fits ? issue('cut-too-little', { profile: material }) : issue('cut-part-too-large', { w, h })) }];
+      return [
+        { id, ...(fits ? issue('cut-too-little', { profile: material }) : issue('cut-part-too-large', { w, h })) },
+      ];
     });
   },
 };
@@ -153,7 +169,8 @@ export async function makePlan<K extends CutKind>(
   const finished = (news: readonly News[]): Plan<K> => {
     const plan = of.compose(jobs, news);
     const wrong = of.check(request, plan);
-    if (wrong.length > 0) throw new Error(`a plan failed its check: ${wrong[0]!.code} ${JSON.stringify(wrong[0]!.figures)}`);
+    if (wrong.length > 0)
+      throw new Error(`a plan failed its check: ${wrong[0]!.code} ${JSON.stringify(wrong[0]!.figures)}`);
     return { ...plan, reasons: of.reasons(request, plan), ms: Math.round(performance.now() - began) };
   };
   let told = -Infinity;

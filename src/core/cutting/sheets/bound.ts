@@ -79,7 +79,14 @@ export class SheetBound {
     return this.kinds.map(({ source, most }) => {
       const free = partArea(task, source);
       const room = table ? Math.min(free, table.valueOf(source.w, source.h)) : free;
-      return lineOf(source.open, source.rate, free, Math.max(room, 1e-6), toSquareMm(task.minOffcut.short * task.minOffcut.long), most);
+      return lineOf(
+        source.open,
+        source.rate,
+        free,
+        Math.max(room, 1e-6),
+        toSquareMm(task.minOffcut.short * task.minOffcut.long),
+        most,
+      );
     });
   }
 
@@ -122,7 +129,12 @@ export class SheetBound {
     const { task, classes, table } = this;
     this.fresh = false;
     // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
-    const bare = new GuillotineTable({ ...task, minOffcut: { short: Infinity, long: Infinity } }, classes, table!.cell, 0);
+    const bare = new GuillotineTable(
+      { ...task, minOffcut: { short: Infinity, long: Infinity } },
+      classes,
+      table!.cell,
+      0,
+    );
     bare.fill(classes.map(({ w, h }) => partArea(task, { w, h })));
     const lines = this.lines(bare);
     this.raise(this.never + countBound(lines, this.load, this.skip));
@@ -171,7 +183,9 @@ export class SheetBound {
     let sum = this.gift;
     for (const [index, { parts }] of this.classes.entries())
       sum += Math.min(prices[index]!, this.task.unmadePenalty) * parts.length;
-    const cheapest = Math.min(...this.kinds.map(({ source }) => source.open - source.rate * partArea(this.task, source)));
+    const cheapest = Math.min(
+      ...this.kinds.map(({ source }) => source.open - source.rate * partArea(this.task, source)),
+    );
     const uses = cheapest > 0 ? Math.min(this.task.parts.length, cost / cheapest) : this.task.parts.length;
     let worst = 0;
     for (const [index, { source, most }] of this.kinds.entries()) {

@@ -50,7 +50,10 @@ function cutUp(sheet: PlannedSheet, whole: Piece, kerf: number, minBreak: number
     const index = pieces.findIndex((one) =>
       across
         ? near(one.y, cut.from) && near(one.y + one.h, cut.to) && cut.at > one.x - HAIR && cut.at < one.x + one.w + HAIR
-        : near(one.x, cut.from) && near(one.x + one.w, cut.to) && cut.at > one.y - HAIR && cut.at < one.y + one.h + HAIR,
+        : near(one.x, cut.from) &&
+          near(one.x + one.w, cut.to) &&
+          cut.at > one.y - HAIR &&
+          cut.at < one.y + one.h + HAIR,
     );
     const piece = pieces[index];
     if (!piece) {
@@ -92,7 +95,7 @@ function checkSheet(
 ): Issue[] {
   const trim = source.rack ? request.offcutTrim : request.sheetTrim;
   const whole = { x: trim, y: trim, w: source.w - 2 * trim, h: source.h - 2 * trim };
-  const { pieces, wrong } = cutUp(sheet, whole, request.kerf, request.minBreak, at);
+  const { pieces, wrong } = cutUp(sheet, whole, request.kerf, material.minBreak ?? request.minBreak, at);
   const { short, long } = request.minOffcut;
   const free = [...pieces];
   const takeOut = (wanted: Piece, code: string, name: string) => {
@@ -136,7 +139,8 @@ export function checkSheets(request: SheetsRequest, plan: SheetsPlan): Issue[] {
     if (used.get(key)! > source.most) found.push(issue('source-used-up', { source: sheet.source }, at));
     found.push(...checkSheet(sheet, at, source, request, material.one, parts));
     const share = sheet.offcuts.reduce((sum, one) => sum + one.w * one.h, 0) / (source.w * source.h);
-    cost += (source.rack ? request.offcutValue * source.price : source.price) - request.offcutValue * share * source.price;
+    cost +=
+      (source.rack ? request.offcutValue * source.price : source.price) - request.offcutValue * share * source.price;
     for (const { part } of sheet.parts) {
       const of = parts.get(part);
       if (!of) found.push(issue('part-unknown', { part }, at));
@@ -149,7 +153,8 @@ export function checkSheets(request: SheetsRequest, plan: SheetsPlan): Issue[] {
   for (const { id } of request.parts)
     if (cut.has(id) === unmade.has(id)) found.push(issue('part-missing', { part: id }));
   if (unmade.size !== plan.unmade.length) found.push(issue('part-twice', {}));
-  if (Math.abs(cost - plan.cost) > 1e-6 * Math.max(1, cost)) found.push(issue('cost-untrue', { told: plan.cost, cost }));
+  if (Math.abs(cost - plan.cost) > 1e-6 * Math.max(1, cost))
+    found.push(issue('cost-untrue', { told: plan.cost, cost }));
   if (plan.bound > plan.cost + 1e-6 * Math.max(1, cost)) found.push(issue('bound-above-cost', { bound: plan.bound }));
   return found;
 }

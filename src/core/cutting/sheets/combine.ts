@@ -85,7 +85,7 @@ export function combined(
   const all = 2 ** parts.length - 1;
   if (visit(all, 0) === Infinity || ended) return undefined;
   const chosen: CutSheet[] = [];
-  for (let set = all, used = 0; set; ) {
+  for (let set = all, used = 0; set;) {
     const { choice } = states.get(set * 2 ** RACK_BITS + used)!;
     chosen.push(choice!.sheet);
     set &= ~choice!.set;

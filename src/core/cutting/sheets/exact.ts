@@ -6,7 +6,6 @@
  */
 import { toSquareMm } from '../grain';
 import { MOST_BITS, type SubsetLimits, Subsets } from './subsets';
-import { assemble } from './partition';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
 /** Bits of a state beside its set. */
@@ -27,6 +26,27 @@ interface Way {
 interface State {
   readonly cost: number;
   readonly way: Way | undefined;
+}
+
+/** Each part stays in the first of the chosen sheets that holds it; from the others it is left out. */
+function without(tree: Tree, gone: ReadonlySet<number>): Tree {
+  if (tree.kind === 'part') return gone.has(tree.part) ? { kind: 'left' } : tree;
+  if (tree.kind === 'left') return tree;
+  return { ...tree, first: without(tree.first, gone), rest: without(tree.rest, gone) };
+}
+/** The chosen sheets, each part cut once. */
+function assemble(task: SheetTask, sheets: readonly CutSheet[]): SheetResult {
+  const made = new Set<number>();
+  const all: CutSheet[] = [];
+  for (const sheet of sheets) {
+    const gone = new Set(sheet.parts.filter((part) => made.has(part)));
+    const one = gone.size > 0 ? cutSheet(task, sheet.source, without(sheet.tree, gone)) : sheet;
+    if (one.parts.length === 0) continue;
+    for (const part of one.parts) made.add(part);
+    all.push(one);
+  }
+  const unmade = task.parts.map((_, part) => part).filter((part) => !made.has(part));
+  return { sheets: all, unmade, cost: NaN };
 }
 
 /** Whether a blade can make the cuts of a tree. */
@@ -65,10 +85,6 @@ export class SheetExact {
     this.racks = racks;
     const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
     if (!counted || racks.length > MOST_RACKS || made.length >= MOST_BITS) this.phase = 'over';
-  }
-  /** How much was looked at. */
-  get work(): number {
-    return this.subsets.work;
   }
   get over(): boolean {
     return this.phase === 'over';
@@ -110,20 +126,6 @@ export class SheetExact {
     for (let rest = set; rest; rest &= rest - 1) sum += areas[31 - Math.clz32(rest & -rest)]!;
     return sum;
   }
-  /** The best plan of the parts, without the proof; undefined when that takes too long. */
-  plan(stop: () => boolean): SheetResult | undefined {
-    while (this.phase === 'sets') {
-      this.subsets.grow(stop);
-      if (this.subsets.tooMany || stop()) return undefined;
-      if (this.subsets.done) {
-        this.list();
-        this.phase = 'plan';
-      }
-    }
-    const states = this.phase === 'plan' ? this.solve((way) => way.cost, stop) : undefined;
-    return states && this.read(states);
-  }
-
   private key(set: number, racks: number): number {
     return set * 2 ** MOST_RACKS + racks;
   }
@@ -174,7 +176,7 @@ export class SheetExact {
       racks |= way?.rack ?? 0;
       set &= way ? ~way.set : set - 1;
     }
-    return assemble(this.task, sheets, []);
+    return assemble(this.task, sheets);
   }
 
   /** What each set costs: on the cheapest source that is bought, and on each piece of the rack. */
@@ -207,7 +209,13 @@ export class SheetExact {
     for (const ways of this.byFirst) ways.sort((a, b) => b.set - a.set);
   }
 
-  private way(set: number, sizes: Int32Array, source: number, area: number, withOffcut: Int32Array | undefined): Way | undefined {
+  private way(
+    set: number,
+    sizes: Int32Array,
+    source: number,
+    area: number,
+    withOffcut: Int32Array | undefined,
+  ): Way | undefined {
     const { task, made, subsets } = this;
     const { w, h, open, rate, most } = task.sources[source]!;
     const inside = (list: Int32Array, at: number) => list[at]! <= w && list[at + 1]! <= h;
@@ -216,7 +224,11 @@ export class SheetExact {
     for (let at = 0; at < sizes.length; at += 2) {
       if (!inside(sizes, at)) continue;
       possible = true;
-      const tree = subsets.tree(set, at >> 1, w, h, (index, rotated) => ({ kind: 'part', part: made[index]!, rotated }));
+      const tree = subsets.tree(set, at >> 1, w, h, (index, rotated) => ({
+        kind: 'part',
+        part: made[index]!,
+        rotated,
+      }));
       if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
       const one = cutSheet(task, source, tree);
       if (!sheet || one.cost < sheet.cost) sheet = one;

@@ -22,7 +22,15 @@ interface Pair {
   readonly tree: Tree;
 }
 
-function trimmed(task: SheetTask, part: number, rotated: boolean, w: number, h: number, axis: 'x' | 'y', to: number): Tree | undefined {
+function trimmed(
+  task: SheetTask,
+  part: number,
+  rotated: boolean,
+  w: number,
+  h: number,
+  axis: 'x' | 'y',
+  to: number,
+): Tree | undefined {
   const leaf: Tree = { kind: 'part', part, rotated };
   const side = axis === 'x' ? h : w;
   if (side === to) return leaf;

@@ -139,10 +139,11 @@ export class SheetSearch {
       const before = this.pool.get(name);
       if (before && sheet.cost >= before.cost) continue;
       this.pool.set(name, sheet);
-      if (this.pool.size > MOST_POOL) for (const oldest of this.pool.keys()) {
-        this.pool.delete(oldest);
-        break;
-      }
+      if (this.pool.size > MOST_POOL)
+        for (const oldest of this.pool.keys()) {
+          this.pool.delete(oldest);
+          break;
+        }
     }
   }
 
@@ -188,15 +189,21 @@ export class SheetSearch {
   }
 
   /** Lays parts into sheets; gives up where it must cost more than `most`. Undefined for the first plan: no chance. */
-  private recreate(parts: readonly number[], tries: number, most: number | undefined): { sheets: CutSheet[]; left: number[] } {
+  private recreate(
+    parts: readonly number[],
+    tries: number,
+    most: number | undefined,
+  ): { sheets: CutSheet[]; left: number[] } {
     const { random } = this;
     let pool = [...parts];
     const sheets: CutSheet[] = [];
     let worth = 0;
     while (pool.length > 0) {
       // What is left costs at least its area, at what an offcut gives back.
-      if (most !== undefined && worth + this.least * pool.reduce((sum, part) => sum + this.area[part]!, 0) > most) break;
-      const tried = most !== undefined && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
+      if (most !== undefined && worth + this.least * pool.reduce((sum, part) => sum + this.area[part]!, 0) > most)
+        break;
+      const tried =
+        most !== undefined && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
       const next = this.nextSheet(tried, tries);
       if (!next) {
         if (tried.length < pool.length) continue;

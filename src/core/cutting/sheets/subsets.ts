@@ -27,8 +27,7 @@ export class Subsets {
   private layer: number[] = [];
   private readonly areas: number[];
   private readonly largest: number;
-  /** Pairs of pieces looked at so far. */
-  work = 0;
+  private work = 0;
   private readonly wide: number;
   private readonly high: number;
   private readonly sourceSizes: readonly (readonly [number, number])[];
@@ -49,7 +48,8 @@ export class Subsets {
     for (const [at, { w, h, turn }] of parts.entries()) {
       const sizes = turn && w !== h ? [Math.min(w, h), Math.max(w, h), Math.max(w, h), Math.min(w, h)] : [w, h];
       const kept: number[] = [];
-      for (let i = 0; i < sizes.length; i += 2) if (this.fits(sizes[i]!, sizes[i + 1]!)) kept.push(sizes[i]!, sizes[i + 1]!);
+      for (let i = 0; i < sizes.length; i += 2)
+        if (this.fits(sizes[i]!, sizes[i + 1]!)) kept.push(sizes[i]!, sizes[i + 1]!);
       if (kept.length === 0) continue;
       this.pieces.set(1 << at, { sizes: Int32Array.from(kept), how: new Int32Array(0) });
       this.layer.push(1 << at);
@@ -79,8 +79,7 @@ export class Subsets {
         // All sets with one part less must be there, unless they may have been left out for their waste.
         let whole = true;
         if (this.limits.slack === Infinity)
-          for (let rest = larger; rest && whole; rest &= rest - 1)
-            whole = this.pieces.has(larger & ~(rest & -rest));
+          for (let rest = larger; rest && whole; rest &= rest - 1) whole = this.pieces.has(larger & ~(rest & -rest));
         if (!whole) continue;
         const pieces = this.join(larger);
         if (!pieces) continue;
@@ -180,7 +179,19 @@ export class Subsets {
     if (restB === 0) return { kind: 'cut', axis: 'x', at: a, first: inner(), rest: left };
     if (restA === 0) return { kind: 'cut', axis: 'y', at: b, first: inner(), rest: left };
     return restA * h >= restB * w
-      ? { kind: 'cut', axis: 'x', at: a, first: { kind: 'cut', axis: 'y', at: b, first: inner(), rest: left }, rest: left }
-      : { kind: 'cut', axis: 'y', at: b, first: { kind: 'cut', axis: 'x', at: a, first: inner(), rest: left }, rest: left };
+      ? {
+          kind: 'cut',
+          axis: 'x',
+          at: a,
+          first: { kind: 'cut', axis: 'y', at: b, first: inner(), rest: left },
+          rest: left,
+        }
+      : {
+          kind: 'cut',
+          axis: 'y',
+          at: b,
+          first: { kind: 'cut', axis: 'x', at: a, first: inner(), rest: left },
+          rest: left,
+        };
   }
 }

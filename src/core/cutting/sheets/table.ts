@@ -58,7 +58,10 @@ export class GuillotineTable {
       }
     const sides = (turn: boolean) => classes.flatMap(({ w, h }) => (task.rotate ? [w, h] : [turn ? h : w]));
     const least = (list: readonly number[]) => Math.max(1, Math.floor(Math.min(...list) / cell));
-    this.least = { x: Math.min(least(sides(false)), this.leastUseful()), y: Math.min(least(sides(true)), this.leastUseful()) };
+    this.least = {
+      x: Math.min(least(sides(false)), this.leastUseful()),
+      y: Math.min(least(sides(true)), this.leastUseful()),
+    };
   }
   private leastUseful(): number {
     return Math.max(1, Math.floor(this.task.minOffcut.short / this.cell) - 1);

@@ -94,7 +94,7 @@ export function sheetTasks(request: SheetsRequest): SheetTask[] {
         id: material.id,
         seed: (seed + Math.imul(index + 1, 0x9e3779b1)) | 0,
         kerf: cut,
-        minBreak: grainsUp(minBreak),
+        minBreak: grainsUp(material.minBreak ?? minBreak),
         rotate: material.rotate,
         minOffcut: { short: grainsUp(minOffcut.short), long: grainsUp(minOffcut.long) },
         unmadePenalty,

@@ -54,7 +54,8 @@ export function counting(task: StickTask, kinds: readonly SourceKind[], made: re
 }
 
 /** The bound by trying every choice of offcuts; the penalties alone where that would be too many. */
-export const stickCountBound = ({ lines, never, load, skip }: Counting): number => never + countBound(lines, load, skip);
+export const stickCountBound = ({ lines, never, load, skip }: Counting): number =>
+  never + countBound(lines, load, skip);
 
 type Part = { cost: number; upper: number; rows: number[]; values: number[]; whole: boolean };
 
@@ -77,7 +78,13 @@ export function batchBound(
     const upper = Number.isFinite(line.most) ? line.most : Math.ceil(load / line.room) + 1;
     const batch = held[line.kind.source.batch]!;
     columns.push(
-      { cost: line.base, upper, rows: [bent, full], values: [line.bend / unit, (line.room - line.bend) / unit], whole: true },
+      {
+        cost: line.base,
+        upper,
+        rows: [bent, full],
+        values: [line.bend / unit, (line.room - line.bend) / unit],
+        whole: true,
+      },
       { cost: line.slope * unit, upper: 1000, rows: [batch, bent], values: [1, -1], whole: false },
       { cost: line.steep * unit, upper: 1000, rows: [batch, full], values: [1, -1], whole: false },
     );

@@ -113,7 +113,8 @@ export function checkSticks(request: SticksRequest, plan: SticksPlan): Issue[] {
     if (batches.size > 1) cost += request.batchPenalty;
   }
   if (unmade.size !== plan.unmade.length) found.push(issue('frame-twice', {}));
-  if (Math.abs(cost - plan.cost) > 1e-6 * Math.max(1, cost)) found.push(issue('cost-untrue', { told: plan.cost, cost }));
+  if (Math.abs(cost - plan.cost) > 1e-6 * Math.max(1, cost))
+    found.push(issue('cost-untrue', { told: plan.cost, cost }));
   if (plan.bound > plan.cost + 1e-6 * Math.max(1, cost)) found.push(issue('bound-above-cost', { bound: plan.bound }));
   return found;
 }

@@ -61,14 +61,27 @@ export class Patterns {
   }
 
   /** The pattern of `kind` with the highest worth (prices of its classes less its cost); undefined beyond `effort`. */
-  price(kind: number, prices: ArrayLike<number>, effort: number, stop: () => boolean): { pattern: Pattern; worth: number } | undefined {
+  price(
+    kind: number,
+    prices: ArrayLike<number>,
+    effort: number,
+    stop: () => boolean,
+  ): { pattern: Pattern; worth: number } | undefined {
     let best: Pattern = { kind, groups: this.kinds[kind]!.source.stretches.map(() => []), cost: 0 };
     let worth = 0;
-    const whole = this.walk(kind, prices, 1e-12, effort, stop, () => worth + 1e-9, (pattern, found) => {
-      best = pattern;
-      worth = found;
-      return true;
-    });
+    const whole = this.walk(
+      kind,
+      prices,
+      1e-12,
+      effort,
+      stop,
+      () => worth + 1e-9,
+      (pattern, found) => {
+        best = pattern;
+        worth = found;
+        return true;
+      },
+    );
     return whole ? { pattern: best, worth } : undefined;
   }
 
@@ -82,7 +95,15 @@ export class Patterns {
     stop: () => boolean,
   ): Pattern[] | undefined {
     const found: Pattern[] = [];
-    const whole = this.walk(kind, prices, -1, effort, stop, () => floor, (pattern) => found.push(pattern) <= most);
+    const whole = this.walk(
+      kind,
+      prices,
+      -1,
+      effort,
+      stop,
+      () => floor,
+      (pattern) => found.push(pattern) <= most,
+    );
     return whole && found.length <= most ? found : undefined;
   }
 
@@ -141,10 +162,7 @@ export class Patterns {
         const leftNow = source.length - source.stretches[stretch]!.from - loadHere;
         const worth = sumNow + source.rate * usefulLeft(task, leftNow) - source.open;
         if (worth >= floor())
-          going = found(
-            { kind, groups: groups.map((group) => group.slice()), cost: sumNow - worth },
-            worth,
-          );
+          going = found({ kind, groups: groups.map((group) => group.slice()), cost: sumNow - worth }, worth);
         if (going && restNow >= least) descend(stretch, at, restNow, sumNow, leftNow);
         if (going && stretch + 1 < groups.length)
           descend(stretch + 1, 0, source.stretches[stretch + 1]!.room, sumNow, leftNow);

@@ -169,7 +169,8 @@ export class StickProof {
     const { program, read } = this.integer(patterns);
     const answer = minimise(this.solver, program, { ...limits, cutoff: cutoff - 1e-6 });
     if (all) this.bound = Math.max(this.bound, Math.min(best.cost, never + answer.bound));
-    if (all && answer.proven) this.bound = Math.max(this.bound, Math.min(best.cost, never + Math.min(answer.value, cutoff)));
+    if (all && answer.proven)
+      this.bound = Math.max(this.bound, Math.min(best.cost, never + Math.min(answer.value, cutoff)));
     this.worthwhile = !answer.proven;
     this.dispose();
     return answer.columns && answer.value < cutoff - 1e-6 ? read(answer.columns) : undefined;

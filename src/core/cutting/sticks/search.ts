@@ -166,7 +166,9 @@ export class StickSearch {
           return groups.some((group) => group.length > 0) ? [barOf(task, bar.source, groups)] : [];
         })
       : bars;
-    const made = new Set(kept.flatMap((bar) => bar.groups.flatMap((group) => group.map((leg) => task.legs[leg]!.frame))));
+    const made = new Set(
+      kept.flatMap((bar) => bar.groups.flatMap((group) => group.map((leg) => task.legs[leg]!.frame))),
+    );
     return this.whole(
       kept,
       task.frames.map((_, frame) => frame).filter((frame) => !made.has(frame)),
@@ -334,12 +336,13 @@ export class StickSearch {
   private filled(pool: readonly number[], index: number, exclude: number): Bar | undefined {
     const { task, random, wants } = this;
     const source = task.sources[index]!;
-    let left = task.batches > 1
-      ? pool.filter((leg) => {
-          const want = wants[task.legs[leg]!.frame]!;
-          return want === ANY || want === source.batch;
-        })
-      : pool;
+    let left =
+      task.batches > 1
+        ? pool.filter((leg) => {
+            const want = wants[task.legs[leg]!.frame]!;
+            return want === ANY || want === source.batch;
+          })
+        : pool;
     if (exclude > 0) left = left.filter((_, at) => at === 0 || random.next() >= exclude);
     let any = false;
     const groups = source.stretches.map(({ room }) => {

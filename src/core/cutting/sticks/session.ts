@@ -78,7 +78,13 @@ export class StickSession implements Session<StickResult> {
       this.counting = this.count();
       return;
     }
-    if (this.solver && this.turns % 3 === 0 && this.turns > (this.few ? 12 : 60) && this.prove(this.counting, seconds, stop)) return;
+    if (
+      this.solver &&
+      this.turns % 3 === 0 &&
+      this.turns > (this.few ? 12 : 60) &&
+      this.prove(this.counting, seconds, stop)
+    )
+      return;
     this.search.cool(share);
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
@@ -99,7 +105,14 @@ export class StickSession implements Session<StickResult> {
     if (!this.proof) {
       if (this.tries > 0 && this.turns < 40 * 3 ** this.tries) return false;
       this.tries += 1;
-      this.proof = new StickProof(task, this.classes(counting.made), this.kinds, counting.made, solver!, this.search.best);
+      this.proof = new StickProof(
+        task,
+        this.classes(counting.made),
+        this.kinds,
+        counting.made,
+        solver!,
+        this.search.best,
+      );
       return true;
     }
     // Each try may take longer than the one before: most are quick, and a slow one must not hold up all others.

@@ -1,15 +1,21 @@
 import { writeMouldingList } from '@/core/books/moulding-list';
+import { writeRackList } from '@/core/cutting/rack-list';
 import { signedIn } from '@/server/http';
+import type { House } from '@/server/house';
+import { rackPieces } from '@/server/rack-views';
+
+const LISTS: Readonly<Record<string, (house: House) => Promise<string>>> = {
+  'mouldings.csv': async (house) => writeMouldingList((await house.books())?.lists.mouldings ?? []),
+  'rack.csv': async (house) => writeRackList(await rackPieces(house), (await house.books())?.settings.homeUnit ?? 'in'),
+};
 
 export async function GET(_request: Request, { params }: { params: Promise<{ list: string }> }): Promise<Response> {
   const who = await signedIn();
   if ('refusal' in who) return who.refusal;
-  if ((await params).list !== 'mouldings.csv') return new Response('There is no such list.', { status: 404 });
-  const books = await who.house.books();
-  return new Response(writeMouldingList(books?.lists.mouldings ?? []), {
-    headers: {
-      'content-type': 'text/csv; charset=utf-8',
-      'content-disposition': 'attachment; filename="mouldings.csv"',
-    },
+  const { list } = await params;
+  const write = Object.hasOwn(LISTS, list) ? LISTS[list] : undefined;
+  if (!write) return new Response('There is no such list.', { status: 404 });
+  return new Response(await write(who.house), {
+    headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${list}"` },
   });
 }
