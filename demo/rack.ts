@@ -1,6 +1,12 @@
 /** What lies on the made-up shop's rack, and which jobs were cut from it on which day. */
 type Dent = readonly [from: string, to: string];
-export const RACK_STICKS: readonly (readonly [material: string, length: string, batch: string, place: string, dent?: Dent])[] = [
+export const RACK_STICKS: readonly (readonly [
+  material: string,
+  length: string,
+  batch: string,
+  place: string,
+  dent?: Dent,
+])[] = [
   ['GAN-31', '84 1/2', 'plan 0', 'Rack A, 2'],
   ['GAN-31', '46', 'plan 0', 'Rack A, 2', ['20 1/4', '21 1/2']],
   ['GAN-31', '31 3/4', 'June', 'Rack A, 3'],

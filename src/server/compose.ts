@@ -5,6 +5,7 @@ import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { type Db, openDb } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
+import { simulatedMatCutter } from '@/standins/mat-cutter/mat-cutter';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
 import { type Clock, systemClock } from './clock';
 import { CuttingPool } from './cutting/pool';
@@ -32,7 +33,17 @@ export const houseOver = (
 ): House => {
   const bus = newBus();
   const cutting = new CuttingPool(thread);
-  return { db, clock, bus, terminal: simulatedTerminal(), cutting, secret, demo, ...keptBooks(db, bus) };
+  return {
+    db,
+    clock,
+    bus,
+    terminal: simulatedTerminal(),
+    matCutter: simulatedMatCutter(),
+    cutting,
+    secret,
+    demo,
+    ...keptBooks(db, bus),
+  };
 };
 
 async function build(): Promise<House> {

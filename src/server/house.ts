@@ -4,7 +4,7 @@ import { type MaterialLists, type ShopRow, getShop, latestEdition, listMaterials
 import { type Settings, defaultSettings } from '@/core/settings';
 import { type Catalogue, catalogueOf } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
-import type { SimulatedTerminal } from '@/standins/ports';
+import type { MatCutter, SimulatedTerminal } from '@/standins/ports';
 import type { Clock } from './clock';
 import type { CuttingPool } from './cutting/pool';
 import type { Bus } from './live';
@@ -14,6 +14,7 @@ export interface House extends KeptBooks {
   readonly clock: Clock;
   readonly bus: Bus;
   readonly terminal: SimulatedTerminal;
+  readonly matCutter: MatCutter;
   /** The threads that make cutting plans. */
   readonly cutting: CuttingPool;
   /** Signs session cookies. */

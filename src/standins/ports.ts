@@ -1,4 +1,6 @@
 /** What the house asks of devices and outside services. A shop plugs the real one in behind the same port. */
+import type { Outcome } from '@/core/issue';
+import type { CutLayerName, Dot } from '@/core/mat-cut/paths';
 import type { Money } from '@/core/units/money';
 
 export type CardAnswer = 'approved' | 'declined' | 'unanswered';
@@ -16,4 +18,23 @@ export type CustomerActs = 'pays' | 'is declined' | 'walks away';
 export interface SimulatedTerminal extends CardTerminal {
   readonly acts: CustomerActs;
   next(acts: CustomerActs): void;
+}
+
+/** One cut as the machine makes it: millimetres, and seconds from the start. */
+export interface PlayedCut {
+  readonly layer: CutLayerName;
+  readonly points: readonly Dot[];
+  readonly length: number;
+  readonly starts: number;
+  readonly ends: number;
+}
+export interface MatCutterPlay {
+  readonly cuts: readonly PlayedCut[];
+  readonly seconds: number;
+  readonly length: number;
+}
+export interface MatCutter {
+  readonly bed: { readonly w: number; readonly h: number };
+  /** Takes a DXF file; refuses what it could not cut, with the reason. */
+  take(text: string): Outcome<MatCutterPlay>;
 }

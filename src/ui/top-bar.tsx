@@ -14,6 +14,7 @@ const PLACES = [
   ['Desk', '/desk'],
   ['Board', '/board'],
   ['Bench', '/bench'],
+  ['Rack', '/rack'],
   ['Sums', '/sums'],
   ['Collect', '/collect'],
   ['Books', '/books'],

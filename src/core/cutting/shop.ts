@@ -5,7 +5,7 @@
 import type { ListedMaterials, Moulding, Sheet } from '../materials';
 import type { StepKey } from '../route/route';
 import type { Settings } from '../settings';
-import { type Length, fitsEitherWay, length, size, toMm } from '../units/length';
+import { type Length, type Size, fitsEitherWay, length, size, toMm } from '../units/length';
 import type { WorkedOut } from '../work-out';
 import { jobsOfSheets, jobsOfSticks } from './engine';
 import {
@@ -30,6 +30,8 @@ export interface WantedFrame {
   readonly ticket: string;
   readonly moulding: string;
   readonly legs: readonly WantedLeg[];
+  /** What goes into it: a frame of a standard size can be bought ready made. */
+  readonly inside?: Size;
 }
 export interface WantedPart {
   readonly id: string;
@@ -53,7 +55,7 @@ const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' 
 export function wantedOf(worked: WorkedOut, ticket: string, open: ReadonlySet<StepKey>): Wanted {
   const { resolved, parts } = worked;
   const mouldings = [resolved.moulding, ...resolved.inner, ...(resolved.fillet ? [resolved.fillet] : [])];
-  const frames = new Map<string, { id: string; ticket: string; moulding: string; legs: WantedLeg[] }>();
+  const frames = new Map<string, WantedFrame & { legs: WantedLeg[] }>();
   if (open.has('cut-legs'))
     for (const part of parts) {
       if (part.kind !== 'leg' || part.of === 'pair' || part.of === 'base') continue;
@@ -61,7 +63,13 @@ export function wantedOf(worked: WorkedOut, ticket: string, open: ReadonlySet<St
       if (!moulding) continue;
       const key = `${part.of} ${part.name}`;
       const id = part.of === 'frame' ? ticket : `${ticket} ${part.of}`;
-      const frame = frames.get(key) ?? { id, ticket, moulding: moulding.code, legs: [] };
+      const frame = frames.get(key) ?? {
+        id,
+        ticket,
+        moulding: moulding.code,
+        legs: [],
+        ...(part.of === 'frame' ? { inside: worked.sizes.package } : {}),
+      };
       for (const side of SIDES[part.side].slice(0, part.count))
         frame.legs.push({ id: `${id} ${side}`, length: part.cut.longPoint });
       frames.set(key, frame);

@@ -13,7 +13,7 @@ import type { Length, Unit } from '@/core/units/length';
 /** Between digits it makes the face set them as a fraction; an ordinary slash would print 16 7/8 as 167/8. */
 const FRACTION_SLASH = '\u2044';
 const POINTS_PER_MM = 72 / 25.4;
-export const PAPERS = { letter: [215.9, 279.4], a4: [210, 297], card: [152.4, 101.6] } as const;
+export const PAPERS = { letter: [215.9, 279.4], a4: [210, 297], card: [152.4, 101.6], label: [90, 38] } as const;
 export const INK = '#20272b';
 export const SOFT = '#5f6361';
 export const HAIR = '#b9b3a5';

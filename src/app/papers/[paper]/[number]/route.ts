@@ -1,8 +1,12 @@
 import { cookies } from 'next/headers';
 import { problem, signedIn } from '@/server/http';
+import { planByNumber, rackByCode } from '@/server/plans-made';
+import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { quotePaper } from '@/server/papers/quote';
+import { rackLabel } from '@/server/papers/rack-label';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
+import { dayName } from '@/words/materials';
 import { jobView, orderView, shopView } from '@/server/views';
 
 const pdf = (bytes: Uint8Array, name: string) =>
@@ -31,6 +35,20 @@ export async function GET(
     return made
       ? pdf(made, `quote-${number}`)
       : problem([{ code: order ? 'quote-impossible' : 'order-unknown', figures: {} }]);
+  }
+  if (paper === 'cut-sheet' && /^\d{1,9}$/.test(number)) {
+    const plan = await planByNumber(who.house.db, Number(number));
+    if (!plan) return problem([{ code: 'plan-unknown', figures: {} }]);
+    const { by, request: requests, plan: plans } = plan;
+    const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans };
+    return pdf(await cutSheetPaper(of, shop.lists, unit), `cut-sheet-${number}`);
+  }
+  if (paper === 'rack-label') {
+    const piece = await rackByCode(who.house.db, number.slice(0, 20));
+    if (!piece) return problem([{ code: 'rack-gone', figures: { code: number.slice(0, 20) } }]);
+    const { mouldings, mats, glazings, backings } = shop.lists;
+    const name = [...mouldings, ...mats, ...glazings, ...backings].find((one) => one.code === piece.material)?.name;
+    return pdf(await rackLabel(piece, name ?? piece.material, unit), `label-${piece.code}`);
   }
   const job = paper === 'ticket' || paper === 'wall-card' ? await jobView(who.house, number) : undefined;
   if (!job) return problem([{ code: 'ticket-unknown', figures: { ticket: number.slice(0, 20) } }]);
