@@ -95,7 +95,15 @@ function draw(shape: Shape, key: number, paint: Paint) {
           textAnchor={shape.anchor}
           fill={TONES[shape.tone ?? 'ink']}
         >
-          {shape.text}
+          {shape.text.split(/(?<=\d) (?=\d+\/\d)|(\d+\/\d+)/).map((part, index) =>
+            part && /^\d+\/\d+$/.test(part) ? (
+              <tspan key={index} className="frac" dx={1}>
+                {part}
+              </tspan>
+            ) : (
+              part
+            ),
+          )}
         </text>
       );
     }

@@ -26,7 +26,10 @@ export function lineOf(
   const base = Math.max(0, open - rate * free);
   const bend = Math.max(0, Math.min(room, free - leastUseful));
   const steep = room > bend ? (open - base - rate * bend) / (room - bend) : rate;
-  return { most, base, slope: rate, bend, steep: Math.max(steep, rate), room };
+  // Where the last stretch is the flatter one, only the straight line below both is convex.
+  return steep < rate
+    ? { most, base, slope: (open - base) / room, bend: room, steep: (open - base) / room, room }
+    : { most, base, slope: rate, bend, steep, room };
 }
 
 const MOST_RACK = 11;

@@ -8,7 +8,7 @@ import type { Session } from './session';
 import { SheetSession } from './sheets/session';
 import { type SheetResult, type SheetTask, plannedSheet, sheetTasks } from './sheets/task';
 import { StickSession } from './sticks/session';
-import { type StickResult, type StickTask, plannedBar, stickTasks } from './sticks/task';
+import { type StickResult, type StickTask, pairedUp, plannedBar, stickTasks } from './sticks/task';
 
 export type Result = StickResult | SheetResult;
 export type Job =
@@ -113,7 +113,7 @@ export function composeSticks(jobs: readonly Job[], news: readonly News[]): Stic
   const tasks = news.map(({ index }) => jobs[index]!.task as StickTask);
   const results = news.map(({ result }) => result as StickResult);
   return {
-    bars: results.flatMap((result, at) => result.bars.map((bar) => plannedBar(tasks[at]!, bar))),
+    bars: results.flatMap((result, at) => pairedUp(tasks[at]!, result.bars).map((bar) => plannedBar(tasks[at]!, bar))),
     ...told(
       news,
       results.flatMap((result, at) => result.unmade.map((frame) => tasks[at]!.frames[frame]!.id)),

@@ -67,10 +67,13 @@ export interface IntegerAnswer {
 export interface IntegerLimits {
   readonly seconds: number;
   readonly nodes: number;
-  /** Only solutions that cost less than this are wanted. */
+  /** Only solutions that cost less than this are wanted; what costs more is not told. */
   readonly cutoff: number;
   readonly stop: () => boolean;
 }
+
+/** The solver's word for a solution that keeps all rows. */
+const FEASIBLE = 2;
 
 /** Minimises an integer program within limits; asked `stop` again and again, it ends soon after a yes. */
 export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limits: IntegerLimits): IntegerAnswer {
@@ -105,15 +108,10 @@ export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limi
     });
     const { callbackType, modelStatus } = solver.constants;
     let bound = -Infinity;
-    let improving: { value: number; columns: Float64Array } | undefined;
     model.run({
       [callbackType.mipInterrupt](event) {
         bound = Math.max(bound, event.data.mip_dual_bound ?? -Infinity);
         if (limits.stop()) event.interrupt();
-      },
-      [callbackType.mipImprovingSolution](event) {
-        const { mip_solution, objective_function_value } = event.data;
-        if (mip_solution) improving = { columns: mip_solution, value: objective_function_value ?? Infinity };
       },
     });
     const status = model.getModelStatus();
@@ -121,8 +119,12 @@ export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limi
     const told = Number(model.info.get('mip_dual_bound'));
     if (Number.isFinite(told)) bound = Math.max(bound, told);
     if (status === modelStatus.infeasible) bound = limits.cutoff;
-    const value = improving?.value ?? Infinity;
-    return { columns: improving?.columns, value, bound: Math.min(bound, Math.max(value, limits.cutoff)), proven };
+    // Not the solutions told on the way: the last one may be found without a word, in presolve.
+    const there = Number(model.info.get('primal_solution_status')) === FEASIBLE;
+    const value = there ? model.getObjectiveValue() : Infinity;
+    if (value >= limits.cutoff)
+      return { columns: undefined, value: Infinity, bound: Math.min(bound, limits.cutoff), proven };
+    return { columns: model.getSolution().colValue, value, bound: Math.min(bound, value), proven };
   } finally {
     model.dispose();
   }

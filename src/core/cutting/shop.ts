@@ -327,16 +327,21 @@ export function figuresOf(
     const made = sheet.parts.reduce((sum, { part }) => sum + areas.get(part)!, 0);
     return { opened, kept, lost: opened - made - kept, cents };
   });
-  const total = (list: typeof bars, judge: Judged, alone: number): PlanFigures => ({
-    opened: list.reduce((sum, one) => sum + one.opened, 0),
-    kept: list.reduce((sum, one) => sum + one.kept, 0),
-    lost: list.reduce((sum, one) => sum + one.lost, 0),
-    lostCents: Math.round(list.reduce((sum, one) => sum + one.lost * one.cents, 0)),
-    cost: judge.cost,
-    bound: judge.bound,
-    gap: judge.gap,
-    optimal: judge.optimal,
-    apart: alone,
-  });
+  const total = (list: typeof bars, judge: Judged, alone: number): PlanFigures => {
+    // What is not made is said by name; its penalty is no money.
+    const penalty = judge.unmade.length * UNMADE_CENTS;
+    const [cost, bound] = [judge.cost - penalty, Math.max(0, judge.bound - penalty)];
+    return {
+      opened: list.reduce((sum, one) => sum + one.opened, 0),
+      kept: list.reduce((sum, one) => sum + one.kept, 0),
+      lost: list.reduce((sum, one) => sum + one.lost, 0),
+      lostCents: Math.round(list.reduce((sum, one) => sum + one.lost * one.cents, 0)),
+      cost,
+      bound,
+      gap: bound > 0 ? (cost - bound) / bound : judge.gap,
+      optimal: judge.optimal,
+      apart: alone,
+    };
+  };
   return { sticks: total(bars, plans.sticks, apart.sticks), sheets: total(boards, plans.sheets, apart.sheets) };
 }

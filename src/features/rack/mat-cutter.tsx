@@ -202,6 +202,13 @@ export function MatCutter({ first }: { first: RackView }) {
                       <span className="num">{clock(cut.ends - cut.starts)}</span>
                     </li>
                   ))}
+                  <li>
+                    <span>Moves and turns between</span>
+                    <span />
+                    <span className="num">
+                      {clock(play.seconds - play.cuts.reduce((sum, cut) => sum + Math.round(cut.ends - cut.starts), 0))}
+                    </span>
+                  </li>
                   <li className={styles.total}>
                     <span>In all</span>
                     <Len value={lengthOf(play.length)} />

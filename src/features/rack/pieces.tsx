@@ -85,7 +85,7 @@ function Row({ piece, longest, onEdit }: { piece: RackPieceView; longest: number
           </>
         )}
       </td>
-      <td>{piece.batch}</td>
+      <td>{piece.batch && <span className="soft">batch {piece.batch}</span>}</td>
       <td>{piece.place || <span className="soft">no place yet</span>}</td>
       <td className="soft">{[ORIGIN_NAMES[piece.origin], piece.note].filter(Boolean).join(', ')}</td>
       <td className={styles.acts}>

@@ -10,6 +10,8 @@ import { type CutSheet, type SheetResult, type SheetTask } from './task';
 
 /** What one large rest is worth over the same in many, so that sheets empty out. */
 const TIDY = 0.06;
+/** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
+const MOST_TRIED = 4;
 const MOST_TOGETHER = 24;
 const MOST_POOL = 20_000;
 
@@ -221,11 +223,20 @@ export class SheetSearch {
   /** Of a few sources, the one that costs least for what it holds. */
   private nextSheet(pool: readonly number[], tries: number): CutSheet | undefined {
     const { task, random, area } = this;
-    let free = task.sources.flatMap((source, index) => (this.used[index]! < source.most ? [index] : []));
-    if (free.length > 5) free = shuffle(free, random).slice(0, 5);
+    const free = task.sources.flatMap((source, index) => (this.used[index]! < source.most ? [index] : []));
+    const tried =
+      free.length > MOST_TRIED
+        ? [
+            ...free.filter((index) => !task.sources[index]!.rack),
+            ...shuffle(
+              free.filter((index) => task.sources[index]!.rack),
+              random,
+            ).slice(0, MOST_TRIED),
+          ]
+        : free;
     let best: CutSheet | undefined;
     let bestRate = Infinity;
-    for (const index of free) {
+    for (const index of tried) {
       const sheet = this.filler.fill(index, pool, tries);
       if (!sheet) continue;
       const held = sheet.parts.reduce((sum, part) => sum + area[part]!, 0);

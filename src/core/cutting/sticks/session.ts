@@ -36,7 +36,7 @@ export class StickSession implements Session<StickResult> {
 
   /** The bound by counting, once the first plan is out. */
   private count(): Counting {
-    const { task } = this;
+    const task = this.judged;
     const most = Math.max(0, ...task.sources.flatMap(({ stretches }) => stretches.map(({ room }) => room)));
     const made = task.frames
       .map((_, frame) => frame)
@@ -48,6 +48,11 @@ export class StickSession implements Session<StickResult> {
     return found;
   }
 
+  /** The task as bounds see it. */
+  private get judged(): StickTask {
+    const { task } = this;
+    return task.relaxed ? { ...task, sources: task.relaxed } : task;
+  }
   private classes(made: readonly number[]) {
     const there = new Set(made);
     return classesOf(this.task, (frame) => there.has(frame));
@@ -91,7 +96,8 @@ export class StickSession implements Session<StickResult> {
 
   /** A turn of the proof; false when there is nothing to prove now. */
   private prove(counting: Counting, seconds: number, stop: () => boolean): boolean {
-    const { task, solver } = this;
+    const { solver } = this;
+    const task = this.judged;
     if (this.counted < BATCH_SECONDS.length && this.turns > 12 * 6 ** this.counted) {
       const limit = BATCH_SECONDS[this.counted]!;
       this.counted += 1;
@@ -122,7 +128,8 @@ export class StickSession implements Session<StickResult> {
       stop,
     });
     this.raise(this.proof.bound);
-    if (found) this.offer(found);
+    // A plan of the relaxed task may not be one of the task itself.
+    if (found && !this.task.relaxed) this.offer(found);
     if (this.proof.over) {
       if (this.tries < 5 && this.proof.worthwhile) this.proof = undefined;
     }

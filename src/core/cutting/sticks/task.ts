@@ -6,6 +6,10 @@
 import { grainsDown, grainsUp, toMm } from '../grain';
 import type { PlannedBar, SticksRequest } from '../request';
 
+interface Zone {
+  readonly from: number;
+  readonly to: number;
+}
 export interface Stretch {
   readonly from: number;
   /** What legs may take there, each with its cut. */
@@ -41,16 +45,16 @@ export interface StickTask {
   readonly legs: readonly StickLeg[];
   readonly frames: readonly { readonly id: string; readonly legs: readonly number[] }[];
   readonly sources: readonly StickSource[];
+  /**
+   * The same sources without zones narrower than the cut, where there are such. Legs on both sides of one need more room
+   * than a leg on one side, which stretches cannot say: plans keep the room, bounds leave the zone out.
+   */
+  readonly relaxed?: readonly StickSource[];
   readonly batches: number;
 }
 
 /** Where a leg may lie: the stick without its trims and its no-go zones, joined where zones overlap. */
-function stretchesOf(
-  length: number,
-  trim: number,
-  cut: number,
-  zones: readonly { from: number; to: number }[],
-): Stretch[] {
+function stretchesOf(length: number, trim: number, cut: number, zones: readonly Zone[]): Stretch[] {
   const found: Stretch[] = [];
   let from = trim;
   const end = length - trim;
@@ -84,10 +88,9 @@ export function stickTasks(request: SticksRequest): StickTask[] {
       rack: boolean,
       most: number,
       price: number,
-      noGo: readonly { from: number; to: number }[],
+      zones: readonly Zone[],
     ): StickSource => {
       const length = grainsDown(one.length);
-      const zones = noGo.map(({ from, to }) => ({ from: grainsDown(from), to: grainsUp(to) }));
       return {
         id: one.id,
         rack,
@@ -99,6 +102,13 @@ export function stickTasks(request: SticksRequest): StickTask[] {
         stretches: stretchesOf(length, trim, cut, zones),
       };
     };
+    const zonesOf = (one: { noGo: readonly Zone[] }) =>
+      one.noGo.map(({ from, to }) => ({ from: grainsDown(from), to: grainsUp(to) }));
+    const wide = (zone: Zone) => zone.to - zone.from >= cut;
+    const stock = profile.stock.map((one) => source(one, false, one.qty ?? Infinity, one.price ?? one.length, []));
+    const onRack = (keep: (zone: Zone) => boolean) =>
+      profile.rack.map((one) => source(one, true, 1, one.length * rackRate, zonesOf(one).filter(keep)));
+    const narrow = profile.rack.some((one) => zonesOf(one).some((zone) => zone.to > zone.from && !wide(zone)));
     const legs: StickLeg[] = [];
     const frames = wanted.map((frame, at) => ({
       id: frame.id,
@@ -115,10 +125,8 @@ export function stickTasks(request: SticksRequest): StickTask[] {
         unmadePenalty,
         legs,
         frames,
-        sources: [
-          ...profile.stock.map((one) => source(one, false, one.qty ?? Infinity, one.price ?? one.length, [])),
-          ...profile.rack.map((one) => source(one, true, 1, one.length * rackRate, one.noGo)),
-        ],
+        sources: [...stock, ...onRack(() => true)],
+        ...(narrow ? { relaxed: [...stock, ...onRack(wide)] } : {}),
         batches: batches.length,
       },
     ];
@@ -171,4 +179,44 @@ export function plannedBar(task: StickTask, bar: Bar): PlannedBar {
       });
   });
   return { source: source.id, profile: task.id, pieces, offcut: toMm(usefulLeft(task, bar.left)) };
+}
+
+/**
+ * Legs of one length are the same to the saw: they change places within a finish batch so that the two of a frame come
+ * from one stick where there is room for both. Nothing else of the plan changes.
+ */
+export function pairedUp(task: StickTask, bars: readonly Bar[]): Bar[] {
+  const slots = new Map<string, { bar: number; group: number; at: number }[]>();
+  for (const [index, bar] of bars.entries())
+    for (const [group, legs] of bar.groups.entries())
+      for (const [at, leg] of legs.entries()) {
+        const key = `${task.legs[leg]!.take}:${task.sources[bar.source]!.batch}`;
+        const list = slots.get(key) ?? [];
+        list.push({ bar: index, group, at });
+        slots.set(key, list);
+      }
+  const groups = bars.map((bar) => bar.groups.map((group) => [...group]));
+  for (const places of slots.values()) {
+    const waiting = new Map<number, number[]>();
+    for (const { bar, group, at } of places) {
+      const leg = bars[bar]!.groups[group]![at]!;
+      const { frame } = task.legs[leg]!;
+      waiting.set(frame, [...(waiting.get(frame) ?? []), leg]);
+    }
+    const byBar = new Map<number, typeof places>();
+    for (const place of places) byBar.set(place.bar, [...(byBar.get(place.bar) ?? []), place]);
+    const single: typeof places = [];
+    // Sticks with room for two take the two of one frame; what is left over takes what is left.
+    for (const room of byBar.values()) {
+      while (room.length > 1) {
+        const pair = [...waiting.values()].find((legs) => legs.length > 1);
+        if (!pair) break;
+        for (const place of room.splice(0, 2)) groups[place.bar]![place.group]![place.at] = pair.shift()!;
+      }
+      single.push(...room);
+    }
+    const rest = [...waiting.values()].flat();
+    for (const place of single) groups[place.bar]![place.group]![place.at] = rest.shift()!;
+  }
+  return bars.map((bar, index) => ({ ...bar, groups: groups[index]! }));
 }
