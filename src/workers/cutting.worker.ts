@@ -8,8 +8,6 @@ import type { FromThread, Start, ToThread } from './protocol';
 
 const SLICE_MS = 8;
 const WARM_MS = 150;
-/** What a turn may take at the most when turns are counted instead of time. */
-const TURN_SECONDS = 60;
 const port = parentPort!;
 const say = (message: FromThread) => port.postMessage(message);
 const pause = () => new Promise((resolve) => setImmediate(resolve));
@@ -30,7 +28,7 @@ async function run({ id, jobs, seed, budgetMs, turns, stopped }: Start, solver: 
     while (performance.now() - slice < SLICE_MS && !stop() && made < most) {
       const before = performance.now();
       const share = turns === null ? gone() / budgetMs : made / most;
-      const seconds = turns === null ? Math.max(0.001, (budgetMs - gone()) / 1000) : TURN_SECONDS;
+      const seconds = turns === null ? Math.max(0.001, (budgetMs - gone()) / 1000) : Infinity;
       const tell = engine.turn(share, seconds, stop, turns !== null);
       if (!tell) break;
       tell(performance.now() - before);

@@ -8,7 +8,9 @@ export interface Session<Result extends { readonly cost: number }> {
   readonly gap: number;
   /** Another number whenever plan or bound became better. */
   readonly version: number;
-  /** A bounded piece of work: `share` of the time has gone by, `seconds` are left, `stop` is asked when it takes long. */
+  /**
+   * A bounded piece of work: `share` of the time has gone by, `seconds` are left (Infinity: only steps count), `stop` is
+   * asked when it takes long. */
   step(share: number, seconds: number, stop: () => boolean): void;
   offer(result: Result): void;
   raise(bound: number): void;

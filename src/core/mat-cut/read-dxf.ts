@@ -132,7 +132,8 @@ export function readDxf(text: string): Outcome<CutPath[]> {
       );
     } else issues.push(issue('machine-entity', { entity: entity.type.slice(0, 30) }));
   }
-  if (issues.length > 0) return bad(...issues);
+  const once = new Map(issues.map((one) => [JSON.stringify(one), one]));
+  if (once.size > 0) return bad(...once.values());
   return good(
     [...byLayer].flatMap(([layer, pieces]) => joined(pieces).map(({ points, closed }) => ({ layer, points, closed }))),
   );

@@ -187,7 +187,7 @@ export class StickSearch {
     const old = out.map((at) => this.bars[at]!);
     for (const bar of old) this.used[bar.source]! -= 1;
     const oldWorth = old.reduce((sum, bar) => sum + this.worth(bar), 0) + retried.length * task.unmadePenalty;
-    const move = this.recreate(pool);
+    const move = this.whollyMade(this.recreate(pool), retried);
     const keep = this.accepts(move, oldWorth, retried);
     if (!keep) {
       for (const bar of move.bars) this.used[bar.source]! -= 1;
@@ -240,6 +240,20 @@ export class StickSearch {
   }
 
   private leaving: ReadonlySet<Bar> = new Set();
+  /** A frame that was tried again and finds no room for all its legs leaves the sticks again. */
+  private whollyMade(move: Move, retried: readonly number[]): Move {
+    const gone = new Set(move.left.filter((frame) => retried.includes(frame)));
+    if (gone.size === 0) return move;
+    const { task } = this;
+    const bars = move.bars.flatMap((bar) => {
+      const groups = bar.groups.map((group) => group.filter((leg) => !gone.has(task.legs[leg]!.frame)));
+      if (groups.some((group) => group.length > 0)) return [barOf(task, bar.source, groups)];
+      this.used[bar.source]! -= 1;
+      return [];
+    });
+    return { bars, worth: bars.reduce((sum, bar) => sum + this.worth(bar), 0), left: move.left };
+  }
+
   /** Which sticks are emptied: one that wastes, and some others. */
   private ruin(): number[] {
     const { random, bars } = this;

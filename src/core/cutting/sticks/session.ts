@@ -12,6 +12,8 @@ const FEW_CLASSES = 60;
 const STEPS = 24;
 /** How long the bound by batches may take, the first time and again. */
 const BATCH_SECONDS = [0.04, 0.2, 1];
+/** Where turns are counted only nodes end a solve: time would make the plan another one on another day. */
+const FOR_EVER = 3600;
 
 export class StickSession implements Session<StickResult> {
   private readonly search: StickSearch;
@@ -103,7 +105,7 @@ export class StickSession implements Session<StickResult> {
       this.counted += 1;
       const needed = task.batches > 1 || this.bound <= counting.never;
       if (!needed || limit > seconds) return false;
-      const { bound, proven } = batchBound(counting, solver!, limit, stop);
+      const { bound, proven } = batchBound(counting, solver!, seconds === Infinity ? FOR_EVER : limit, stop);
       this.raise(bound);
       if (proven) this.counted = BATCH_SECONDS.length;
       return true;
@@ -123,7 +125,7 @@ export class StickSession implements Session<StickResult> {
     }
     // Each try may take longer than the one before: most are quick, and a slow one must not hold up all others.
     const found = this.proof.step(this.search.best, {
-      seconds: Math.min(seconds, 0.1 * 3 ** this.tries),
+      seconds: seconds === Infinity ? FOR_EVER : Math.min(seconds, 0.1 * 3 ** this.tries),
       nodes: 300 * 6 ** this.tries,
       stop,
     });
