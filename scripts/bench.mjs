@@ -20,3 +20,4 @@ tool('vite', [
 run(process.execPath, ['.build/bench/core.js']);
 tool('tsx', ['scripts/bench/database.ts']);
 tool('tsx', ['scripts/bench/browser.ts']);
+tool('tsx', ['scripts/bench/cutting.ts']);

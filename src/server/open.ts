@@ -1,10 +1,12 @@
 /** The open computations, and their description, generated from the schemas that check the requests. */
 import { z } from 'zod';
+import { commands, sheetsPlanSchema, sticksPlanSchema } from '@/contract/commands';
 import { type WorkOutAnswer, answerOf, presenter, workOutAnswer, workingsOut } from '@/core/open/answer';
 import { workOutBody } from '@/core/open/body';
 import { readRequest } from '@/core/open/request';
 import { EMPTY_CATALOGUE } from '@/core/materials';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
 import { STANDARD_LISTS, STANDARD_SIZES } from '@/core/sizing/match';
 import { TOPICS, sumUp } from '@/core/sums';
 import { exactText } from '@/core/sums/sum';
@@ -147,6 +149,10 @@ const issueSchema = z.object({
   message: z.string(),
 });
 const problemSchema = z.object({ type: z.string(), title: z.string(), status: z.int(), issues: z.array(issueSchema) });
+const planTold = {
+  reasons: z.array(z.object({ id: z.string(), code: z.string(), figures: z.record(z.string(), z.unknown()) })),
+  ms: z.int(),
+};
 const batchBody = z.strictObject({ designs: z.array(workOutBody).min(1).max(MOST_AT_ONCE) });
 const batchAnswer = z.object({
   results: z.array(z.union([workOutAnswer, z.object({ issues: z.array(issueSchema) })])),
@@ -205,6 +211,37 @@ function describe(): unknown {
         [unit, working],
       ),
       ...Object.fromEntries(sums),
+      ...Object.fromEntries(
+        (['sticks', 'sheets'] as const).map((kind) => [
+          `/api/v1/cut-plans/${kind}`,
+          post(
+            `One cutting plan of many ${kind === 'sticks' ? 'frames' : 'parts'}; with Accept: text/event-stream each better plan as an event “plan”, the last as “done”`,
+            kind === 'sticks' ? sticksSchema : sheetsSchema,
+            kind === 'sticks' ? sticksPlanSchema.extend(planTold) : sheetsPlanSchema.extend(planTold),
+            [
+              query('budgetMs', 'how long it may take, in milliseconds; 1000 when absent', { type: 'integer' }),
+              query('iterations', 'instead: so many turns for each material, for the same plan every time', {
+                type: 'integer',
+              }),
+            ],
+          ),
+        ]),
+      ),
+      '/api/v1/rack': {
+        ...post(
+          'Add a piece to the rack or change one; lengths in 1/320 mm',
+          commands['put-rack-piece'].payload,
+          z.object({ code: z.string() }),
+          [],
+        ),
+        get: {
+          summary: 'What lies on the rack',
+          responses: {
+            200: { description: 'The pieces', content: json(z.object({ pieces: z.array(z.unknown()) }), 'output') },
+            401: refused,
+          },
+        },
+      },
       '/api/v1/lengths/parse': post('Read one length as people write it', parseBody, lengthAnswer, [unit]),
       '/api/v1/standard-sizes': {
         get: {
