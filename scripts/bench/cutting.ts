@@ -50,8 +50,10 @@ const server = spawn(
   { stdio: 'ignore', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', LOPREN_DEMO: '1', LOPREN_DATA: data } },
 );
 const base = `http://127.0.0.1:${PORT}`;
-while (!(await fetch(`${base}/sign-in`).catch(() => undefined))?.ok)
+while (!(await fetch(`${base}/sign-in`).catch(() => undefined))?.ok) {
+  if (server.exitCode !== null) throw new Error('the server did not start; is it built?');
   await new Promise((resolve) => setTimeout(resolve, 100));
+}
 
 const megabytes = (field: 'VmRSS' | 'VmHWM') => {
   const file = `/proc/${server.pid}/status`;

@@ -1,4 +1,6 @@
 /** A thread for cutting plans: a thin shell round the engine. Works in slices, so that it hears what others found. */
+import fs from 'node:fs';
+import os from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import loadHighs from 'highs';
 import { Engine, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
@@ -7,6 +9,8 @@ import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
 import type { FromThread, Start, ToThread } from './protocol';
 
 const SLICE_MS = 8;
+const SOON_MS = 20;
+const NEWS_MS = 80;
 const WARM_MS = 150;
 const port = parentPort!;
 const say = (message: FromThread) => port.postMessage(message);
@@ -23,6 +27,7 @@ async function run({ id, jobs, seed, budgetMs, turns, stopped }: Start, solver: 
   const engine = new Engine(jobs, solver, seed);
   engines.set(id, engine);
   say({ kind: 'news', id, news: engine.news() });
+  let told = performance.now();
   for (let made = 0; !engine.done && !stop() && made < most;) {
     const slice = performance.now();
     while (performance.now() - slice < SLICE_MS && !stop() && made < most) {
@@ -34,8 +39,12 @@ async function run({ id, jobs, seed, budgetMs, turns, stopped }: Start, solver: 
       tell(performance.now() - before);
       made += 1;
     }
-    const news = engine.news();
-    if (news.length > 0) say({ kind: 'news', id, news });
+    // Told at once when it is the first bound, then now and then: hearing costs the server time as well.
+    if (performance.now() - told >= (made <= 2 * jobs.length ? SOON_MS : NEWS_MS)) {
+      const news = engine.news();
+      if (news.length > 0) say({ kind: 'news', id, news });
+      told = performance.now();
+    }
     await pause();
   }
   say({ kind: 'news', id, news: engine.news() });
@@ -74,6 +83,18 @@ function warm(solver: Solver): void {
   }
 }
 
+/** Behind the server's own threads where cores are few: on Linux a thread has a priority of its own. */
+function stepBack(): void {
+  try {
+    const [, tid] = /\/task\/(\d+)$/.exec(fs.readlinkSync('/proc/thread-self')) ?? [];
+    if (tid) os.setPriority(Number(tid), 5);
+  } catch (error) {
+    // Elsewhere there is no such file; the work is done all the same.
+    if (!(error instanceof Error)) throw error;
+  }
+}
+
+stepBack();
 void loadHighs().then((solver) => {
   warm(solver);
   port.on('message', (message: ToThread) => {

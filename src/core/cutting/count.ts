@@ -43,11 +43,8 @@ const ratio = (line: Line): number =>
     line.bend > 0 ? (line.base + line.slope * line.bend) / line.bend : Infinity,
   );
 
-/**
- * The bound for `load` in all. 0 where there are too many choices, or where leaving something out (at `skip` for one of
- * its amount, at least) might cost less than making it.
- */
-export function countBound(lines: readonly Line[], load: number, skip: number): number {
+/** The bound for `load` in all, all of it made; 0 where there are too many kinds to buy. */
+export function countBound(lines: readonly Line[], load: number): number {
   if (load === 0) return 0;
   const stock = lines.filter(({ most }) => most === Infinity);
   const few = lines.flatMap((line) =>
@@ -57,9 +54,8 @@ export function countBound(lines: readonly Line[], load: number, skip: number): 
   few.sort((a, b) => b.room - a.room);
   const rack = few.slice(0, MOST_RACK);
   const loose = few.slice(MOST_RACK);
-  const dearest = Math.max(...lines.map((one) => (one.base + one.steep * one.room) / one.room + one.steep));
   const [one, other] = stock;
-  if (!one || stock.length > 2 || skip < dearest) return 0;
+  if (!one || stock.length > 2) return 0;
   const slopes = lines
     .flatMap((line): { line: Line | undefined; slope: number; room: number }[] => [
       { line, slope: line.slope, room: line.bend },

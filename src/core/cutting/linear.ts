@@ -37,9 +37,13 @@ export class Growing {
   add({ cost, upper, rows, values }: Column): void {
     this.model.addCol(cost, 0, upper, { indices: rows, values });
   }
-  /** Undefined when there is no solution. */
-  solve(): Solved | undefined {
-    this.model.run();
+  /** Undefined when there is no solution, or it was stopped. */
+  solve(stop: () => boolean): Solved | undefined {
+    this.model.run({
+      [this.solver.constants.callbackType.simplexInterrupt](event) {
+        if (stop()) event.interrupt();
+      },
+    });
     if (this.model.getModelStatus() !== this.solver.constants.modelStatus.optimal) return undefined;
     const { colValue, rowValue, rowDual } = this.model.getSolution();
     return { value: this.model.getObjectiveValue(), columns: colValue, rows: rowValue, duals: rowDual };

@@ -41,7 +41,9 @@ export class CuttingPool {
   async run(work: Run): Promise<readonly News[]> {
     if (work.jobs.length === 0) return [];
     await this.warm();
-    return new Work(work, [...this.threads], () => this.next++).over;
+    // A thread that is still late with another request would keep this one waiting; two of them are no better.
+    const free = this.threads.filter((one) => !one.late);
+    return new Work(work, free.length > 0 ? free : [...this.threads], () => this.next++).over;
   }
   async close(): Promise<void> {
     await Promise.all(this.threads.splice(0).map((one) => one.close()));

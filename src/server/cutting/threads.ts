@@ -80,7 +80,7 @@ export class Thread {
       (error: ThreadDied) => told.forEach((one) => one.died(error)),
     );
   }
-  /** Ends the worker if it does not answer within the time. */
+  /** Ends the worker if it does not answer within the time. Until then it is `late`. */
   endsBy(ms: number): void {
     const { worker } = this;
     if (!worker || this.expected) return;
@@ -89,6 +89,10 @@ export class Thread {
       if (this.worker === worker) this.restart();
     }, ms);
     this.expected.unref();
+  }
+  /** Deep in work that nobody waits for any more. */
+  get late(): boolean {
+    return this.expected !== undefined;
   }
   async close(): Promise<void> {
     this.closed = true;

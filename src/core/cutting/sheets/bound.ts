@@ -23,17 +23,19 @@ const STEPS_A_GRID = 150;
 
 const partArea = (task: SheetTask, { w, h }: { w: number; h: number }) => toSquareMm((w - task.kerf) * (h - task.kerf));
 
-export const fits = (task: SheetTask, part: number): boolean => {
+const fitsOn = (task: SheetTask, part: number, on: SheetSource): boolean => {
   const { w, h } = task.parts[part]!;
-  return task.sources.some((one) => (w <= one.w && h <= one.h) || (task.rotate && h <= one.w && w <= one.h));
+  return (w <= on.w && h <= on.h) || (task.rotate && h <= on.w && w <= on.h);
 };
+export const fits = (task: SheetTask, part: number): boolean => task.sources.some((one) => fitsOn(task, part, one));
 
 export class SheetBound {
   private readonly classes: SizeClass[];
   private readonly kinds: Kind[] = [];
   private readonly rate: number;
   private readonly load: number;
-  private readonly skip: number;
+  /** Some best plan makes every part: each could have a new sheet for itself for less than its penalty. */
+  private readonly all: boolean;
   private readonly never: number;
   private readonly solver: Solver | undefined;
   private level = -1;
@@ -60,7 +62,12 @@ export class SheetBound {
     this.classes = sizeClasses(task, made);
     this.never = (task.parts.length - made.length) * task.unmadePenalty;
     this.load = made.reduce((sum, part) => sum + partArea(task, task.parts[part]!), 0);
-    this.skip = Math.min(...made.map((part) => task.unmadePenalty / partArea(task, task.parts[part]!)));
+    const alone = (part: number) =>
+      Math.min(
+        ...task.sources.filter((one) => one.most === Infinity && fitsOn(task, part, one)).map(({ open }) => open),
+        Infinity,
+      );
+    this.all = made.every((part) => alone(part) <= task.unmadePenalty);
     this.rate = Math.max(...task.sources.map((one) => one.rate));
     const byLook = new Map<string, Kind>();
     for (const source of task.sources) {
@@ -69,7 +76,7 @@ export class SheetBound {
     }
     this.kinds = [...byLook.values()].filter(({ source }) => source.w > 0 && source.h > 0);
     this.prices = new Float64Array(this.classes.length);
-    this.bound = this.never + countBound(this.lines(undefined), this.load, this.skip);
+    this.bound = this.never + (this.all ? countBound(this.lines(undefined), this.load) : 0);
     if (made.length === 0 || this.kinds.length === 0) this.over = true;
     else this.finer();
   }
@@ -118,14 +125,14 @@ export class SheetBound {
   }
 
   /** One filling of the table. `sheets` are those of the best plan, `cost` what it costs. */
-  step(sheets: readonly CutSheet[], cost: number): void {
+  step(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
     if (this.over || !this.table) return;
-    if (this.fresh) this.begin(sheets, cost);
-    else this.price(cost);
+    if (this.fresh) this.begin(sheets, cost, stop);
+    else this.price(cost, stop);
   }
 
   /** Counts by area on the new grid, then sees how far the prices found so far may rise. */
-  private begin(sheets: readonly CutSheet[], cost: number): void {
+  private begin(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
     const { task, classes, table } = this;
     this.fresh = false;
     // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
@@ -135,20 +142,22 @@ export class SheetBound {
       table!.cell,
       0,
     );
-    bare.fill(classes.map(({ w, h }) => partArea(task, { w, h })));
+    if (
+      !bare.fill(
+        classes.map(({ w, h }) => partArea(task, { w, h })),
+        stop,
+      )
+    )
+      return this.dispose();
     const lines = this.lines(bare);
-    this.raise(this.never + countBound(lines, this.load, this.skip));
-    this.least = this.skip > 0 ? this.certainlyNew(lines) : 0;
+    if (this.all) {
+      this.raise(this.never + countBound(lines, this.load));
+      this.least = fewestNew(lines, this.load);
+    }
     if (!this.solver) return this.dispose();
     this.start(sheets);
-    if (this.level > 0) this.lift(cost);
+    if (this.level > 0) this.lift(cost, stop);
   }
-  private certainlyNew(lines: readonly Line[]): number {
-    // Holds only where leaving parts out is dearer than any sheet.
-    const dearest = Math.max(...lines.map(({ base, steep, room }) => (base + steep * room) / room + steep));
-    return this.skip >= dearest ? fewestNew(lines, this.load) : 0;
-  }
-
   private start(sheets: readonly CutSheet[]): void {
     const { classes, kinds, task } = this;
     const rows: Row[] = classes.map(({ parts }) => ({ lower: parts.length, upper: Infinity }));
@@ -197,16 +206,16 @@ export class SheetBound {
   }
 
   /** The old prices on the finer grid, raised together until a way of cutting is worth its cost. */
-  private lift(cost: number): void {
+  private lift(cost: number, stop: () => boolean): void {
     const { table, kinds } = this;
-    table!.fill(this.prices);
+    if (!table!.fill(this.prices, stop)) return this.dispose();
     const stock = kinds.flatMap(({ source, most }, index) =>
       Number.isFinite(most) ? [] : [(source.open + this.fees[index]!) / table!.valueOf(source.w, source.h)],
     );
     const by = Math.max(1, Math.min(...stock, 1.1));
     if (!Number.isFinite(by)) return;
     this.prices = this.prices.map((price) => price * by);
-    table!.fill(this.prices);
+    if (!table!.fill(this.prices, stop)) return this.dispose();
     this.raise(this.proven(cost));
     for (const [index, { source }] of kinds.entries()) {
       const { counts, useful } = table!.holds(source.w, source.h);
@@ -216,9 +225,9 @@ export class SheetBound {
   /** What the row of the fewest new sheets gives. */
   private gift = 0;
 
-  private price(cost: number): void {
+  private price(cost: number, stop: () => boolean): void {
     const { program, table, classes, kinds } = this;
-    const solved = program!.solve();
+    const solved = program!.solve(stop);
     if (!solved) return this.dispose();
     const { duals } = solved;
     this.steps += 1;
@@ -227,7 +236,7 @@ export class SheetBound {
     this.gift = perNew * this.least;
     this.owns = kinds.map((_, index) => -duals[classes.length + index]!);
     this.fees = kinds.map(({ source }, index) => this.owns[index]! - (source.rack ? 0 : perNew));
-    table!.fill(this.prices);
+    if (!table!.fill(this.prices, stop)) return this.dispose();
     this.raise(this.proven(cost));
     let joined = false;
     for (const [index, { source }] of kinds.entries()) {

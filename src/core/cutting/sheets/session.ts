@@ -66,7 +66,7 @@ export class SheetSession implements Session<SheetResult> {
     const due = this.boundMs < 0.35 * this.searchMs;
     if (!this.bounding.over && due && this.turns > 2 && this.bounding.nextMs * 3 < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
-      this.bounding.step(this.search.best.sheets, this.cost);
+      this.bounding.step(this.search.best.sheets, this.cost, stop);
       this.raise(this.bounding.bound);
       return;
     }

@@ -71,7 +71,8 @@ export class GuillotineTable {
     return (this.columns * this.rows * (this.columns + this.rows)) / 4;
   }
 
-  fill(prices: ArrayLike<number>): void {
+  /** False when it was stopped; then the table holds nothing. */
+  fill(prices: ArrayLike<number>, stop: () => boolean): boolean {
     const { columns, rows, value, use, task, classes, cell } = this;
     value.set(this.useful);
     use.fill(0);
@@ -88,6 +89,7 @@ export class GuillotineTable {
     }
     const { x: leastX, y: leastY } = this.least;
     for (let x = 1; x < columns; x += 1) {
+      if (x % 16 === 0 && stop()) return false;
       const row = x * rows;
       // One cell more never holds less.
       const before = row - rows;
@@ -125,6 +127,7 @@ export class GuillotineTable {
         use[row + y] = how;
       }
     }
+    return true;
   }
 
   valueOf(w: number, h: number): number {

@@ -36,6 +36,16 @@ export interface Counting {
   readonly load: number;
   /** The least that leaving a frame out costs for what it takes. */
   readonly skip: number;
+  /** Some best plan makes every frame: each could be cut from new sticks of its own for less than its penalty. */
+  readonly all: boolean;
+}
+
+/** What a frame costs when each of its legs gets a new stick of one kind for itself. */
+function aloneCost({ legs, frames }: StickTask, kinds: readonly SourceKind[], frame: number): number {
+  const stock = kinds.filter(({ most }) => most === Infinity);
+  const longest = Math.max(...frames[frame]!.legs.map((leg) => legs[leg]!.take));
+  const fits = stock.filter(({ source }) => source.stretches.some(({ room }) => room >= longest));
+  return frames[frame]!.legs.length * Math.min(...fits.map(({ source }) => source.open), Infinity);
 }
 
 /** `made` are the frames that can be made at all. */
@@ -50,12 +60,13 @@ export function counting(task: StickTask, kinds: readonly SourceKind[], made: re
     never: (task.frames.length - made.length) * task.unmadePenalty,
     load: takes.reduce((sum, take) => sum + take, 0),
     skip: Math.min(...sums.map((take) => task.unmadePenalty / take)),
+    all: made.every((frame) => aloneCost(task, kinds, frame) <= task.unmadePenalty),
   };
 }
 
 /** The bound by trying every choice of offcuts; the penalties alone where that would be too many. */
-export const stickCountBound = ({ lines, never, load, skip }: Counting): number =>
-  never + countBound(lines, load, skip);
+export const stickCountBound = ({ lines, never, load, all }: Counting): number =>
+  all ? never + countBound(lines, load) : never;
 
 type Part = { cost: number; upper: number; rows: number[]; values: number[]; whole: boolean };
 

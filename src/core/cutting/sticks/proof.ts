@@ -120,7 +120,7 @@ export class StickProof {
   }
 
   private price(cost: number, stop: () => boolean): void {
-    const solved = this.program.solve();
+    const solved = this.program.solve(stop);
     if (!solved) return this.dispose();
     this.prices = solved.duals.slice(0, this.classes.length);
     let joined = false;
