@@ -158,7 +158,7 @@ describe('confirming a plan', () => {
       ...plan,
       sticks: { ...plan.sticks, bars: plan.sticks.bars.map((bar) => ({ ...bar, offcut: bar.offcut + 10 })) },
     };
-    expect(codes(await house.command('confirm-plan', wrong))).toBe('plan-wrong');
+    expect(codes(await house.command('confirm-plan', wrong))).toBe('plan-wrong,offcut-untrue');
     expect(codes(await house.command('confirm-plan', { ...plan, tickets: ['9999-1'] }))).toBe('plan-rack-changed');
   });
 

@@ -99,7 +99,7 @@ function Jobs({
 
 type Both = ReturnType<typeof figuresOf>;
 
-function Outcome({ figures, what }: { figures: Both['sticks']; what: 'sticks' | 'sheets' }) {
+function Outcome({ figures }: { figures: Both['sticks'] }) {
   const share = figures.opened > 0 ? figures.lost / figures.opened : 0;
   const saved = figures.apart - figures.cost;
   return (
@@ -123,7 +123,7 @@ function Outcome({ figures, what }: { figures: Both['sticks']; what: 'sticks' | 
         </dd>
       </div>
       <div className={styles.gap}>
-        <dt>{what === 'sticks' ? 'How good this is' : 'How good this is'}</dt>
+        <dt>How good this is</dt>
         <dd>{gapWords(figures)}</dd>
       </div>
     </dl>
@@ -340,7 +340,7 @@ export function Plan({ first }: { first: RackView }) {
                     </p>
                   </Note>
                 )}
-                <Outcome figures={figures[tab]} what={tab} />
+                <Outcome figures={figures[tab]} />
                 {tab === 'sticks' ? (
                   <>
                     <StickPlan

@@ -37,14 +37,14 @@ import type { Handler } from '../door';
 /** What a check finds when the rack or the jobs have changed since the plan was made, and not the plan is wrong. */
 const MOVED = ['source-unknown', 'source-used-up', 'leg-unknown', 'part-unknown', 'frame-not-whole', 'part-missing'];
 
-function checked(requests: CutRequests, plans: CutPlans): Issue | undefined {
+function checked(requests: CutRequests, plans: CutPlans): Issue[] {
   const wrong = [...checkSticks(requests.sticks, plans.sticks), ...checkSheets(requests.sheets, plans.sheets)];
   const moved = wrong.find((one) => MOVED.includes(one.code));
-  if (moved)
-    return issue('plan-rack-changed', {
-      what: String(moved.figures.source ?? moved.figures.frame ?? moved.figures.part ?? ''),
-    });
-  return wrong[0] && issue('plan-wrong', { why: wrong[0].code });
+  if (moved) {
+    const { source, frame, part } = moved.figures;
+    return [issue('plan-rack-changed', { what: String(source ?? frame ?? part ?? '') })];
+  }
+  return wrong[0] ? [issue('plan-wrong'), wrong[0]] : [];
 }
 
 interface Comes {
@@ -138,7 +138,7 @@ export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ..
   const { requests, wanted, missing } = await cutRequests(tx, books, tickets);
   if (missing[0]) return bad(issue('plan-rack-changed', { what: missing[0] }));
   const wrong = checked(requests, plans);
-  if (wrong) return bad(wrong);
+  if (wrong.length > 0) return bad(...wrong);
   if (plans.sticks.bars.length + plans.sheets.sheets.length === 0) return bad(issue('plan-empty'));
   const number = await nextPlanNumber(tx);
   const { codes, ...effect } = await take(tx, comesOf(requests, plans, wanted, number), now, by);

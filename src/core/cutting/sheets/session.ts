@@ -1,6 +1,6 @@
 /** One material from the first plan on: search and bound in turns. */
 import type { Solver } from '../linear';
-import type { Session } from '../session';
+import { Session } from '../session';
 import { SheetBound, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
 import { SheetSearch } from './search';
@@ -9,42 +9,24 @@ import type { SheetResult, SheetTask } from './task';
 const STEPS = 6;
 const COMBINE_TURNS = 150;
 
-export class SheetSession implements Session<SheetResult> {
-  private readonly search: SheetSearch;
+export class SheetSession extends Session<SheetResult> {
+  protected readonly search: SheetSearch;
   private bounding: SheetBound | undefined;
   private exact: SheetExact | undefined;
   private turns = 0;
   private searchMs = 1;
   private boundMs = 0;
-  bound = 0;
-  /** Bumped at each better plan or bound. */
-  version = 0;
 
   constructor(
     readonly task: SheetTask,
     private readonly solver: Solver | undefined,
     seed = task.seed,
   ) {
+    super();
     this.search = new SheetSearch(task, seed);
     const made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
     const racks = task.sources.flatMap(({ most: count }, index) => (count === 1 ? [index] : []));
     if (made.length > 0 && made.length <= MOST_EXACT_PARTS) this.exact = new SheetExact(task, made, racks);
-  }
-
-  get cost(): number {
-    return this.search.best.cost;
-  }
-  get optimal(): boolean {
-    return this.cost - this.bound <= 1e-7 * Math.max(1, this.cost);
-  }
-  get gap(): number {
-    return this.cost - this.bound;
-  }
-  raise(bound: number): void {
-    const better = Math.min(this.cost, bound);
-    if (better <= this.bound) return;
-    this.bound = better;
-    this.version += 1;
   }
 
   /** A bounded piece of work; `share` of the whole time has gone by, `seconds` are left. */
@@ -79,13 +61,6 @@ export class SheetSession implements Session<SheetResult> {
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
 
-  get best(): SheetResult {
-    return this.search.best;
-  }
-  /** A plan found elsewhere. */
-  offer(result: SheetResult): void {
-    if (this.search.offer(result)) this.version += 1;
-  }
   dispose(): void {
     this.bounding?.dispose();
   }

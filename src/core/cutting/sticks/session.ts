@@ -1,6 +1,6 @@
 /** One moulding from the first plan to the proven one: search and proof in turns. */
 import type { Solver } from '../linear';
-import type { Session } from '../session';
+import { Session } from '../session';
 import { type Counting, batchBound, counting, stickCountBound } from './bound';
 import { type SourceKind, classesOf, kindsOf } from './patterns';
 import { StickProof } from './proof';
@@ -15,8 +15,8 @@ const BATCH_SECONDS = [0.04, 0.2, 1];
 /** Where turns are counted only nodes end a solve: time would make the plan another one on another day. */
 const FOR_EVER = 3600;
 
-export class StickSession implements Session<StickResult> {
-  private readonly search: StickSearch;
+export class StickSession extends Session<StickResult> {
+  protected readonly search: StickSearch;
   private proof: StickProof | undefined;
   private few = true;
   private counting: Counting | undefined;
@@ -24,15 +24,13 @@ export class StickSession implements Session<StickResult> {
   private turns = 0;
   private tries = 0;
   private counted = 0;
-  bound = 0;
-  /** Bumped at each better plan or bound. */
-  version = 0;
 
   constructor(
     readonly task: StickTask,
     private readonly solver: Solver | undefined,
     seed = task.seed,
   ) {
+    super();
     this.search = new StickSearch(task, seed);
   }
 
@@ -58,23 +56,6 @@ export class StickSession implements Session<StickResult> {
   private classes(made: readonly number[]) {
     const there = new Set(made);
     return classesOf(this.task, (frame) => there.has(frame));
-  }
-
-  get cost(): number {
-    return this.search.best.cost;
-  }
-  get optimal(): boolean {
-    return this.cost - this.bound <= 1e-7 * Math.max(1, this.cost);
-  }
-  get gap(): number {
-    return this.cost - this.bound;
-  }
-
-  raise(bound: number): void {
-    const better = Math.min(this.cost, bound);
-    if (better <= this.bound) return;
-    this.bound = better;
-    this.version += 1;
   }
 
   /** A bounded piece of work; `share` of the whole time has gone by, `seconds` are left. */
@@ -138,13 +119,6 @@ export class StickSession implements Session<StickResult> {
     return true;
   }
 
-  get best(): StickResult {
-    return this.search.best;
-  }
-  /** A plan found elsewhere. */
-  offer(result: StickResult): void {
-    if (this.search.offer(result)) this.version += 1;
-  }
   dispose(): void {
     this.proof?.dispose();
   }
