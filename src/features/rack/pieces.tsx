@@ -215,11 +215,12 @@ export function Rack({ first }: { first: RackView }) {
   const aside: ReactNode = form && (
     <aside className={styles.aside}>
       <PieceForm
-        key={form.id}
+        key={`${form.id} ${form.code ?? ''}`}
         rack={rack}
         first={form}
         onDone={() => {
-          setForm(undefined);
+          // A label scanned meanwhile has opened another form; that one stays.
+          setForm((now) => (now === form ? undefined : now));
           void refresh();
         }}
       />
