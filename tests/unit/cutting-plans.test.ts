@@ -220,8 +220,10 @@ describe('a plan changed by hand', () => {
     profile: 'M',
     legs: Array.from({ length: count }, (_, leg) => ({ id: `${id}${leg}`, length: 400 + 60 * (leg % 2) })),
   });
+  // Only a rest of nearly half a stick is worth keeping, so that the best plan is one full stick and one of two legs.
   const request = sticksSchema.parse({
     kerf: 4,
+    minOffcut: 900,
     profiles: [{ id: 'M', stock: [{ id: 's', length: 2000 }] }],
     frames: [legs('F', 4), legs('G', 2)],
   });
