@@ -10,6 +10,7 @@
 import { type Line, countBound, fewestNew, lineOf } from '../count';
 import { toSquareMm } from '../grain';
 import { Growing, type Row, type Solver } from '../linear';
+import { type Scale, scalesFor } from './scale';
 import { GuillotineTable, type SizeClass, sizeClasses } from './table';
 import { type CutSheet, type SheetSource, type SheetTask } from './task';
 
@@ -40,6 +41,7 @@ export class SheetBound {
   private readonly solver: Solver | undefined;
   private level = -1;
   private table: GuillotineTable | undefined;
+  private scales: { x: Scale; y: Scale } | undefined;
   private program: Growing | undefined;
   private prices: Float64Array;
   /** What a way of each kind pays beside its cost: for being few (`owns`), less what counting new sheets gives it. */
@@ -104,8 +106,12 @@ export class SheetBound {
       this.dispose();
       return;
     }
-    const longest = Math.max(...this.kinds.map(({ source }) => Math.max(source.w, source.h)));
-    this.table = new GuillotineTable(this.task, this.classes, Math.max(1, Math.floor(longest / cells)), this.rate);
+    this.scales = scalesFor(this.task, this.classes, cells);
+    this.table = new GuillotineTable(this.task, this.classes, this.scales, this.rate);
+    if (!this.table.able) {
+      this.finer();
+      return;
+    }
     this.nextMs = this.table.work / 1.2e6;
     this.program?.dispose();
     this.program = undefined;
@@ -133,13 +139,13 @@ export class SheetBound {
 
   /** Counts by area on the new grid, then sees how far the prices found so far may rise. */
   private begin(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
-    const { task, classes, table } = this;
+    const { task, classes } = this;
     this.fresh = false;
     // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
     const bare = new GuillotineTable(
       { ...task, minOffcut: { short: Infinity, long: Infinity } },
       classes,
-      table!.cell,
+      this.scales!,
       0,
     );
     if (

@@ -1,31 +1,41 @@
 /**
- * The best plan of one material of few parts, and the proof of it. All sets of parts that fit a sheet are listed, then a
- * set that holds the first part still to be made is taken off again and again, each remainder solved once (dynamic
- * programming over sets). Done twice: with what each set costs by the best tree known, for the plan; and with the least it
- * could cost, for the bound. A set costs its sheet whole unless a useful offcut fits beside it.
+ * The best plan of one material of few parts, and the proof of it. All sets of parts that fit a sheet are listed, with the
+ * least that each could cost: its sheet whole, unless a useful offcut fits beside it. A linear program over all of them
+ * gives prices of the parts; a set that costs more above its prices than the best plan costs above their sum is in no
+ * better plan, and few are left. From these a set that holds the first part still to be made is taken off again and again,
+ * each remainder solved once: with what each costs by the best tree known, for the plan, and with the least it could cost,
+ * for the bound.
  */
 import { toSquareMm } from '../grain';
-import { MOST_BITS, type SubsetLimits, Subsets } from './subsets';
-import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cutSheet } from './task';
+import { Growing, type Solver } from '../linear';
+import { MOST_BITS, Subsets } from './subsets';
+import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cutSheet, usefulArea } from './task';
 
 /** Bits of a state beside its set. */
 const MOST_RACKS = 6;
-const MOST_STATES = 300_000;
-export const MOST_EXACT_PARTS = 20;
-/** All sets of a whole material, for the proof. */
-const ALL: SubsetLimits = { sets: 16_000, work: 20_000_000, slack: Infinity };
+const MOST_STATES = 200_000;
+export const MOST_EXACT_PARTS = MOST_BITS - 1;
+const LIMITS = { sets: 60_000, work: 5_000_000 };
+/** Points looked at in one step. */
+const GROW = 40_000;
+/** Sets that join the linear program at once. */
+const JOINING = 24;
+const ROUNDING = 1e-6;
 
 interface Way {
   readonly set: number;
+  readonly source: number;
   /** One bit where the source is a piece of the rack. */
   readonly rack: number;
-  readonly sheet: CutSheet | undefined;
-  readonly cost: number;
   readonly least: number;
+  /** What the best tree known costs, once it has been looked at. */
+  cost?: number;
 }
 interface State {
+  /** The best cost of what is left, or what it is at least where nothing was found below. */
   readonly cost: number;
   readonly way: Way | undefined;
+  readonly found: boolean;
 }
 
 /** Each part stays in the first of the chosen sheets that holds it; from the others it is left out. */
@@ -59,191 +69,270 @@ function breakable(task: SheetTask, tree: Tree, w: number, h: number): boolean {
     : breakable(task, tree.first, w, tree.at) && breakable(task, tree.rest, w, h - tree.at);
 }
 
-/** Sets, plan, bound: a piece of it at each step. */
+const areaOf = (task: SheetTask, part: number): number => {
+  const { w, h } = task.parts[part]!;
+  return toSquareMm((w - task.kerf) * (h - task.kerf));
+};
+const lowest = (set: number): number => 31 - Math.clz32(set & -set);
+
+/** Sets, prices, plan, bound: a piece of it at each step. */
 export class SheetExact {
-  private readonly subsets: Subsets;
-  private phase: 'sets' | 'plan' | 'bound' | 'over' = 'sets';
-  private readonly byFirst: Way[][];
-  private readonly racks: readonly number[];
+  private readonly made: readonly number[];
+  private readonly subsets: Subsets | undefined;
+  private phase: 'sets' | 'prices' | 'plan' | 'bound' | 'over' = 'over';
+  private ways: Way[] = [];
+  private byFirst: Way[][] = [];
+  private program: Growing | undefined;
+  private prices: Float64Array;
+  private linear = 0;
+  private readonly areas: readonly number[];
   bound = 0;
 
   constructor(
     private readonly task: SheetTask,
-    private readonly made: readonly number[],
+    made: readonly number[],
     /** Pieces of the rack that are free. */
-    racks: readonly number[],
-    limits = ALL,
+    private readonly racks: readonly number[],
+    private readonly solver: Solver | undefined,
   ) {
+    // The largest first: few sets hold it.
+    this.made = [...made].sort((a, b) => areaOf(task, b) - areaOf(task, a) || a - b);
+    this.prices = new Float64Array(made.length + racks.length);
+    this.areas = this.made.map((part) => areaOf(task, part));
+    const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
+    if (!solver || !counted || racks.length > MOST_RACKS || made.length > MOST_EXACT_PARTS) return;
     const { short, long } = task.minOffcut;
     const offcut = { w: short + task.kerf, h: long + task.kerf, turn: true };
     this.subsets = new Subsets(
       task,
-      [...made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut],
-      limits,
+      [...this.made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut],
+      LIMITS,
     );
-    this.byFirst = made.map(() => []);
-    this.racks = racks;
-    const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
-    if (!counted || racks.length > MOST_RACKS || made.length >= MOST_BITS) this.phase = 'over';
+    this.phase = 'sets';
   }
   get over(): boolean {
     return this.phase === 'over';
+  }
+  /** What the next step takes, about, in milliseconds. */
+  get nextMs(): number {
+    return this.phase === 'sets' ? 3 : 1.5;
+  }
+  dispose(): void {
+    this.phase = 'over';
+    this.program?.dispose();
+    this.program = undefined;
   }
 
   step(best: SheetResult, stop: () => boolean): SheetResult | undefined {
     const { task, made, subsets } = this;
     const never = (task.parts.length - made.length) * task.unmadePenalty;
     if (this.phase === 'sets') {
-      subsets.grow(stop);
-      if (subsets.tooMany) this.phase = 'over';
-      else if (subsets.done) {
+      subsets!.grow(GROW);
+      if (subsets!.tooMany) this.dispose();
+      else if (subsets!.done) {
         this.list();
-        this.phase = 'plan';
+        this.phase = 'prices';
       }
-      return undefined;
+    } else if (this.phase === 'prices') this.price(best, best.cost - never, stop);
+    else if (this.phase === 'plan') {
+      const states = this.solve((way) => (way.cost ??= this.costOf(way)), best.cost - never - 1e-3, stop);
+      this.phase = states ? 'bound' : 'over';
+      return states && this.read(states);
+    } else if (this.phase === 'bound') {
+      const states = this.solve(({ least }) => least, best.cost - never, stop);
+      if (states) this.bound = Math.min(best.cost, states.get(this.key(2 ** made.length - 1, 0))!.cost + never);
+      this.dispose();
     }
-    const states = this.solve(this.phase === 'plan' ? (way) => way.cost : (way) => way.least, stop);
-    if (!states) {
-      this.phase = 'over';
-      return undefined;
-    }
-    const cost = states.get(this.key(2 ** made.length - 1, 0))!.cost + never;
-    if (this.phase === 'plan') {
-      this.phase = 'bound';
-      return cost < best.cost - 1e-3 ? this.read(states) : undefined;
-    }
-    this.phase = 'over';
-    this.bound = Math.min(best.cost, cost);
     return undefined;
   }
 
-  private areaOf(part: number): number {
-    const { w, h } = this.task.parts[part]!;
-    return toSquareMm((w - this.task.kerf) * (h - this.task.kerf));
-  }
-  private areaOfSet(set: number, areas: readonly number[]): number {
+  private areaOfSet(set: number): number {
     let sum = 0;
-    for (let rest = set; rest; rest &= rest - 1) sum += areas[31 - Math.clz32(rest & -rest)]!;
+    for (let rest = set; rest; rest &= rest - 1) sum += this.areas[lowest(rest)]!;
     return sum;
   }
   private key(set: number, racks: number): number {
     return set * 2 ** MOST_RACKS + racks;
   }
 
-  /** The best cost of each remainder; undefined when stopped or when there are too many. */
-  private solve(costOf: (way: Way) => number, stop: () => boolean): Map<number, State> | undefined {
-    const { task, byFirst } = this;
-    const states = new Map<number, State>();
-    // No set costs less for its area than the best of them.
-    const areas = this.made.map((part) => this.areaOf(part));
-    const dense = Math.min(...byFirst.flat().map((way) => costOf(way) / this.areaOfSet(way.set, areas)), Infinity);
-    let ended = false;
-    let looks = 0;
-    const visit = (set: number, racks: number): number => {
-      if (set === 0) return 0;
-      const key = this.key(set, racks);
-      const known = states.get(key);
-      if (known) return known.cost;
-      if (ended || states.size > MOST_STATES || ((looks += 1) % 64 === 0 && stop())) {
-        ended = true;
-        return 0;
+  /** What each set costs at least: on the cheapest source that is bought, and on each piece of the rack. */
+  private list(): void {
+    const { task, made, racks } = this;
+    const subsets = this.subsets!;
+    const offcutBit = 1 << made.length;
+    const kinds = new Map<string, number>();
+    for (const [index, source] of task.sources.entries())
+      if (source.most === Infinity) kinds.set(JSON.stringify([source.w, source.h, source.open]), index);
+    for (const set of subsets.sets) {
+      if (set & offcutBit) continue;
+      const area = this.areaOfSet(set);
+      let bought: Way | undefined;
+      for (const source of [...kinds.values(), ...racks]) {
+        const { w, h, open, rate, most } = task.sources[source]!;
+        if (!subsets.within(set, w, h)) continue;
+        const keeps = subsets.within(set | offcutBit, w, h);
+        const room = toSquareMm((w - task.kerf) * (h - task.kerf));
+        const least = keeps ? open - rate * Math.max(0, room - area) : open;
+        const rack = most === 1 ? 1 << racks.indexOf(source) : 0;
+        if (rack) this.ways.push({ set, source, rack, least });
+        else if (!bought || least < bought.least) bought = { set, source, rack, least };
       }
-      const first = 31 - Math.clz32(set & -set);
-      let cost = task.unmadePenalty + visit(set & (set - 1), racks);
-      let chosen: Way | undefined;
-      for (const way of byFirst[first]!) {
-        if (way.set & ~set || way.rack & racks || costOf(way) >= cost) continue;
-        if (costOf(way) + dense * this.areaOfSet(set & ~way.set, areas) >= cost) continue;
-        const sum = costOf(way) + visit(set & ~way.set, racks | way.rack);
-        if (sum < cost) {
-          cost = sum;
-          chosen = way;
-        }
-      }
-      states.set(key, { cost, way: chosen });
-      return cost;
-    };
-    visit(2 ** this.made.length - 1, 0);
-    return ended ? undefined : states;
+      if (bought) this.ways.push(bought);
+    }
   }
 
-  private read(states: ReadonlyMap<number, State>): SheetResult {
+  /** One solution of the linear program, and the sets that it lacks. */
+  private price(best: SheetResult, cost: number, stop: () => boolean): void {
+    const { made, racks, ways, task } = this;
+    if (!this.program) {
+      this.program = new Growing(this.solver!, [
+        ...made.map(() => ({ lower: 1, upper: Infinity })),
+        ...racks.map(() => ({ lower: -Infinity, upper: 1 })),
+      ]);
+      for (const at of made.keys()) this.program.add({ cost: task.unmadePenalty, upper: 1, rows: [at], values: [1] });
+      const bits = new Map(made.map((part, at) => [part, 2 ** at] as const));
+      const sets = new Set(best.sheets.map(({ parts }) => parts.reduce((sum, part) => sum + bits.get(part)!, 0)));
+      for (const way of ways) if (sets.has(way.set)) this.join(way);
+    }
+    const solved = this.program.solve(stop);
+    if (!solved) return this.dispose();
+    this.prices = solved.duals;
+    const lacking: { way: Way; over: number }[] = [];
+    let worst = 0;
+    for (const way of ways) {
+      const over = this.above(way);
+      if (over >= -ROUNDING) continue;
+      worst = Math.min(worst, over);
+      if (over < worst / 2) lacking.push({ way, over });
+    }
+    if (lacking.length === 0) {
+      this.linear = 0;
+      for (const [at, price] of this.prices.entries()) this.linear += at < made.length ? price : Math.min(0, price);
+      this.bound = best.cost - cost + this.linear - ROUNDING * made.length;
+      this.filter(cost);
+      this.phase = 'plan';
+      return;
+    }
+    lacking.sort((a, b) => a.over - b.over);
+    for (const { way } of lacking.slice(0, JOINING)) this.join(way);
+  }
+  private join({ set, rack, least }: Way): void {
+    const rows: number[] = [];
+    for (let rest = set; rest; rest &= rest - 1) rows.push(lowest(rest));
+    if (rack) rows.push(this.made.length + lowest(rack));
+    this.program!.add({ cost: least, upper: Infinity, rows, values: rows.map(() => 1) });
+  }
+  /** What a way costs above the prices of its parts. */
+  private above({ set, rack, least }: Way): number {
+    let over = least;
+    for (let rest = set; rest; rest &= rest - 1) over -= this.prices[lowest(rest)]!;
+    return rack ? over - this.prices[this.made.length + lowest(rack)]! : over;
+  }
+  /** Keeps the ways that a plan below `cost` may have. */
+  private filter(cost: number): void {
+    const room = cost - this.linear + ROUNDING;
+    const kept = this.ways.map((way) => ({ way, over: this.above(way) })).filter(({ over }) => over <= room);
+    kept.sort((a, b) => a.over - b.over);
+    this.byFirst = this.made.map(() => []);
+    for (const { way } of kept) this.byFirst[lowest(way.set)]!.push(way);
+    this.ways = [];
+  }
+  /** What the prices say of a remainder: it costs no less, whatever of the rack is left. */
+  private atLeast(set: number): number {
+    let sum = 0;
+    for (let rest = set; rest; rest &= rest - 1) sum += this.prices[lowest(rest)]!;
+    for (let at = this.made.length; at < this.prices.length; at += 1) sum += Math.min(0, this.prices[at]!);
+    return sum;
+  }
+
+  /** The best cost of each remainder that a plan below `most` may have; undefined when stopped or when there are too many. */
+  private solve(costOf: (way: Way) => number, most: number, stop: () => boolean): Map<number, State> | undefined {
+    const { task, byFirst } = this;
+    const states = new Map<number, State>();
+    let ended = false;
+    let looks = 0;
+    // The cost of a remainder where it is below `room`; otherwise something that is not below it, nor above the truth.
+    const visit = (set: number, racks: number, room: number): number => {
+      if (set === 0) return 0;
+      const least = this.atLeast(set);
+      if (least >= room) return least;
+      const key = this.key(set, racks);
+      const known = states.get(key);
+      if (known && (known.found || known.cost >= room)) return known.cost;
+      if (ended || states.size > MOST_STATES || ((looks += 1) % 64 === 0 && stop())) {
+        ended = true;
+        return Infinity;
+      }
+      let cost = room;
+      let chosen: Way | undefined;
+      const consider = (own: number, rest: number, used: number, way: Way | undefined) => {
+        if (own >= cost) return;
+        const sum = own + visit(rest, used, cost - own);
+        if (sum >= cost - ROUNDING) return;
+        cost = sum;
+        chosen = way;
+      };
+      for (const way of byFirst[lowest(set)]!)
+        if ((way.set & ~set) === 0 && (way.rack & racks) === 0)
+          consider(costOf(way), set & ~way.set, racks | way.rack, way);
+      consider(task.unmadePenalty, set & (set - 1), racks, undefined);
+      const found = cost < room;
+      states.set(key, { cost, way: chosen, found });
+      return cost;
+    };
+    const whole = 2 ** this.made.length - 1;
+    const cost = visit(whole, 0, most);
+    if (ended) return undefined;
+    if (!states.has(this.key(whole, 0))) states.set(this.key(whole, 0), { cost, way: undefined, found: false });
+    return states;
+  }
+
+  /** The plan found; undefined when there is none below what was asked for. */
+  private read(states: ReadonlyMap<number, State>): SheetResult | undefined {
     const sheets: CutSheet[] = [];
     let [set, racks] = [2 ** this.made.length - 1, 0];
+    if (!states.get(this.key(set, racks))!.found) return undefined;
     while (set) {
       const { way } = states.get(this.key(set, racks))!;
-      if (way) sheets.push(way.sheet!);
+      if (way) sheets.push(this.sheetOf(way)!);
       racks |= way?.rack ?? 0;
       set &= way ? ~way.set : set - 1;
     }
     return assemble(this.task, sheets);
   }
 
-  /** What each set costs: on the cheapest source that is bought, and on each piece of the rack. */
-  private list(): void {
-    const { task, made, subsets, racks } = this;
-    const offcutBit = 1 << made.length;
-    const kinds = new Map<string, number>();
-    for (const [index, source] of task.sources.entries())
-      if (source.most === Infinity) kinds.set(JSON.stringify([source.w, source.h, source.open]), index);
-    for (const [set, { sizes }] of subsets.pieces) {
-      if (set & offcutBit) continue;
-      const parts = made.filter((_, at) => set & (1 << at));
-      const area = parts.reduce((sum, part) => sum + this.areaOf(part), 0);
-      const withOffcut = subsets.pieces.get(set | offcutBit)?.sizes;
-      const first = 31 - Math.clz32(set & -set);
-      let bought: Way | undefined;
-      for (const source of [...kinds.values(), ...racks]) {
-        const one = this.way(set, sizes, source, area, withOffcut);
-        if (!one) continue;
-        if (one.rack) this.byFirst[first]!.push(one);
-        else if (!bought) bought = one;
-        else
-          bought = {
-            ...(one.cost < bought.cost ? one : bought),
-            least: Math.min(one.least, bought.least),
-          };
-      }
-      if (bought) this.byFirst[first]!.push(bought);
+  /** What a way costs when its parts stand in a corner; the rest beside and above is what may be useful. */
+  private costOf(way: Way): number {
+    const { task } = this;
+    if (task.minBreak > 0) return this.sheetOf(way)?.cost ?? Infinity;
+    const { w, h, open, rate } = task.sources[way.source]!;
+    if (way.least === open) return open;
+    let useful = 0;
+    for (const one of this.subsets!.sizesOf(way.set)) {
+      const [restA, restB] = [w - one.w, h - one.h];
+      if (restA < 0 || restB < 0) continue;
+      const beside = usefulArea(task, restA, h) + usefulArea(task, one.w, restB);
+      const above = usefulArea(task, w, restB) + usefulArea(task, restA, one.h);
+      useful = Math.max(useful, beside, above);
     }
-    for (const ways of this.byFirst) ways.sort((a, b) => b.set - a.set);
+    return open - rate * useful;
   }
-
-  private way(
-    set: number,
-    sizes: Int32Array,
-    source: number,
-    area: number,
-    withOffcut: Int32Array | undefined,
-  ): Way | undefined {
-    const { task, made, subsets } = this;
-    const { w, h, open, rate, most } = task.sources[source]!;
-    const inside = (list: Int32Array, at: number) => list[at]! <= w && list[at + 1]! <= h;
-    let sheet: CutSheet | undefined;
-    let possible = false;
-    for (let at = 0; at < sizes.length; at += 2) {
-      if (!inside(sizes, at)) continue;
-      possible = true;
-      const tree = subsets.tree(set, at >> 1, w, h, (index, rotated) => ({
-        kind: 'part',
-        part: made[index]!,
-        rotated,
-      }));
-      if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
-      const one = cutSheet(task, source, tree);
-      if (!sheet || one.cost < sheet.cost) sheet = one;
+  /** The cheapest tree known for a way, if a blade can make one. */
+  private sheetOf({ set, source }: Way): CutSheet | undefined {
+    const { task, made } = this;
+    const subsets = this.subsets!;
+    const { w, h } = task.sources[source]!;
+    let best: CutSheet | undefined;
+    for (const size of subsets.sizesOf(set)) {
+      if (size.w > w || size.h > h) continue;
+      const leaf = (index: number, rotated: boolean): Tree => ({ kind: 'part', part: made[index]!, rotated });
+      for (const axis of ['x', 'y'] as const) {
+        const tree = subsets.tree(set, w, h, size, axis, leaf);
+        if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
+        const one = cutSheet(task, source, tree);
+        if (!best || one.cost < best.cost) best = one;
+      }
     }
-    if (!possible) return undefined;
-    let keeps = false;
-    for (let at = 0; withOffcut && at < withOffcut.length; at += 2) keeps ||= inside(withOffcut, at);
-    const room = toSquareMm((w - task.kerf) * (h - task.kerf));
-    const least = keeps ? open - rate * Math.max(0, room - area) : open;
-    return {
-      set,
-      rack: most === 1 ? 1 << this.racks.indexOf(source) : 0,
-      sheet,
-      cost: sheet?.cost ?? Infinity,
-      least: Math.min(least, sheet?.cost ?? least),
-    };
+    return best;
   }
 }

@@ -1,245 +1,421 @@
 /**
- * Fills one sheet from a pool of parts: the free piece at hand gets the part that suits it best, or two parts that lie
- * well beside each other, with chance; the cut
- * beside the part goes across the piece first one way or the other, and both rests are filled in turn, the narrower one
- * first, while there is still a choice of parts for it. `tries` fillings are made and the one that costs least for what
- * it holds is kept.
+ * Fills sheets one after the other from a pool of parts. The free piece at hand gets the part that suits it best, or two
+ * parts that lie well beside each other, with chance; the cut beside the part goes across the piece first one way or the
+ * other, and both rests are filled in turn, the narrower one mostly first, while there is still a choice of parts for it.
+ * Some fillings are made of some sources, and the one that costs least for what it holds is kept.
+ *
+ * This is where the time goes: parts of one size are counted, not listed, and the cuts are kept in flat arrays until a
+ * filling has won.
  */
 import type { Random } from '../random';
 import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
 const LEFT: Tree = { kind: 'left' };
 /** Two parts go together when at most this share of the piece round them is waste. */
-const PAIR_WASTE = 0.06;
-const MOST_PAIRS = 12;
+const PAIR_WASTE = 0.05;
+/** Sizes of the pool, the largest first, that are looked at in pairs. */
+const MOST_PAIRED = 40;
+/** How often a part is left for a later sheet although it is there. */
+const LEAVE = 0.15;
+const WHIMS = 1024;
+const GRAINS_SQUARED = 256e6;
 
-/** Two parts side by side (`x`) or one above the other (`y`), as one. */
-interface Pair {
-  readonly other: number;
-  readonly w: number;
-  readonly h: number;
-  readonly area: number;
-  readonly tree: Tree;
+const enum Kind {
+  Left,
+  Upright,
+  Turned,
+  CutX,
+  CutY,
 }
 
-function trimmed(
-  task: SheetTask,
-  part: number,
-  rotated: boolean,
-  w: number,
-  h: number,
-  axis: 'x' | 'y',
-  to: number,
-): Tree | undefined {
-  const leaf: Tree = { kind: 'part', part, rotated };
-  const side = axis === 'x' ? h : w;
-  if (side === to) return leaf;
-  if (!breaks(task, side, to - side)) return undefined;
-  return { kind: 'cut', axis: axis === 'x' ? 'y' : 'x', at: side, first: leaf, rest: LEFT };
-}
-
-type Turned = readonly (readonly [w: number, h: number])[];
-const turnsOf = ({ rotate, parts }: SheetTask, part: number): Turned => {
-  const { w, h } = parts[part]!;
-  return rotate && w !== h
-    ? [
-        [w, h],
-        [h, w],
-      ]
-    : [[w, h]];
-};
-
-/** The parts that go well beside one, the least waste first. */
-function pairsOf(task: SheetTask, part: number, turns: readonly Turned[], wide: number, high: number): Pair[] {
-  const found: { pair: Pair; full: number }[] = [];
-  const own = turns[part]!;
-  const ownArea = own[0]![0] * own[0]![1];
-  for (let other = 0; other < turns.length; other += 1) {
-    if (other === part) continue;
-    const its = turns[other]!;
-    const area = ownArea + its[0]![0] * its[0]![1];
-    for (let i = 0; i < own.length; i += 1)
-      for (let j = 0; j < its.length; j += 1)
-        for (let y = 0; y < 2; y += 1) {
-          const [a, b] = own[i]!;
-          const [c, d] = its[j]!;
-          const w = y === 0 ? a + c : Math.max(a, c);
-          const h = y === 0 ? Math.max(b, d) : b + d;
-          const full = area / (w * h);
-          if (w > wide || h > high || full < 1 - PAIR_WASTE) continue;
-          const axis = y === 0 ? 'x' : 'y';
-          const first = trimmed(task, part, i === 1, a, b, axis, y === 0 ? h : w);
-          const rest = trimmed(task, other, j === 1, c, d, axis, y === 0 ? h : w);
-          const at = y === 0 ? a : b;
-          if (!first || !rest || !breaks(task, at, y === 0 ? c : d)) continue;
-          found.push({ pair: { other, w, h, area, tree: { kind: 'cut', axis, at, first, rest } }, full });
-        }
+/** The cuts of one filling: node 0 is what is left over, every other one has its own place. */
+class Nodes {
+  readonly kind: Uint8Array;
+  readonly at: Int32Array;
+  readonly first: Int32Array;
+  readonly rest: Int32Array;
+  count = 1;
+  root = 0;
+  source = 0;
+  constructor(room: number) {
+    this.kind = new Uint8Array(room);
+    this.at = new Int32Array(room);
+    this.first = new Int32Array(room);
+    this.rest = new Int32Array(room);
   }
-  return found
-    .sort((one, two) => two.full - one.full)
-    .slice(0, MOST_PAIRS)
-    .map(({ pair }) => pair);
 }
 
 export class SheetFiller {
-  private taken = new Uint8Array(0);
-  private pool: readonly number[] = [];
-  private noise = 0;
-  private dread = 1;
-  private least = 0;
-  private fond = 1;
-  private readonly place: Int32Array;
-  private readonly pairs: (Pair[] | undefined)[];
-  private readonly turns: Turned[];
-  private readonly wide: number;
-  private readonly high: number;
+  /** Which size each part has. */
+  private readonly sizeOf: Int32Array;
   private readonly w: Float64Array;
   private readonly h: Float64Array;
+  private readonly area: Float64Array;
+  private readonly place: Int32Array;
+  /** The pool: sizes, the largest first; how many are in it, how many are free for the sheet at hand, and which. */
+  private sizes = 0;
+  private readonly size: Int32Array;
+  private readonly pooled: Int32Array;
+  private readonly free: Int32Array;
+  private readonly parts: number[][];
+  /** Chance, drawn once: which part is liked for a piece depends on where in the list the piece begins to read. */
+  private readonly whims: Float64Array;
+  private noise = 0;
+  /** Pairs of the pool. */
+  private pairs = 0;
+  private readonly pairOne: Int32Array;
+  private readonly pairOther: Int32Array;
+  private readonly pairHow: Uint8Array;
+  private readonly pairW: Float64Array;
+  private readonly pairH: Float64Array;
+  private readonly pairArea: Float64Array;
+
+  /** Not every strip can be broken off. */
+  private readonly brittle: boolean;
+  private now: Nodes;
+  private best: Nodes;
+  private held = 0;
+  private useful = 0;
+  private dread = 1;
+  private fond = 0;
+  private leastW = 0;
+  private leastH = 0;
+  /** Area of the parts in the pool, with their cuts, in grains. */
+  load = 0;
 
   constructor(
     private readonly task: SheetTask,
     private readonly random: Random,
   ) {
-    this.w = Float64Array.from(task.parts, (part) => part.w);
-    this.h = Float64Array.from(task.parts, (part) => part.h);
-    this.place = new Int32Array(task.parts.length).fill(-1);
-    this.pairs = task.parts.map(() => undefined);
-    this.turns = task.parts.map((_, part) => turnsOf(task, part));
-    this.wide = Math.max(...task.sources.map((one) => one.w));
-    this.high = Math.max(...task.sources.map((one) => one.h));
+    const found = new Map<string, number>();
+    this.sizeOf = Int32Array.from(task.parts, ({ w, h }) => {
+      const key = task.rotate && w > h ? `${h}:${w}` : `${w}:${h}`;
+      const one = found.get(key) ?? found.size;
+      found.set(key, one);
+      return one;
+    });
+    const count = found.size;
+    const real = (): Float64Array => new Float64Array(count);
+    const whole = (): Int32Array => new Int32Array(count);
+    [this.w, this.h, this.area] = [real(), real(), real()];
+    for (const [part, { w, h }] of task.parts.entries()) {
+      const size = this.sizeOf[part]!;
+      [this.w[size], this.h[size], this.area[size]] = [w, h, w * h];
+    }
+    [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
+    this.parts = Array.from({ length: count }, () => []);
+    const pairs = 4 * MOST_PAIRED * (MOST_PAIRED + 1);
+    [this.pairOne, this.pairOther] = [new Int32Array(pairs), new Int32Array(pairs)];
+    this.pairHow = new Uint8Array(pairs);
+    [this.pairW, this.pairH, this.pairArea] = [
+      new Float64Array(pairs),
+      new Float64Array(pairs),
+      new Float64Array(pairs),
+    ];
+    this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
+    this.brittle = task.minBreak > 0;
+    this.now = new Nodes(4 * task.parts.length + 8);
+    this.best = new Nodes(4 * task.parts.length + 8);
   }
 
-  /** The best of some fillings; undefined when nothing fits. */
-  fill(source: number, pool: readonly number[], tries: number): CutSheet | undefined {
-    const { task, random } = this;
-    const { w, h } = task.sources[source]!;
-    this.pool = pool;
-    if (this.taken.length < pool.length) this.taken = new Uint8Array(pool.length * 2);
-    this.least = Infinity;
-    this.place.fill(-1);
-    for (const [at, part] of pool.entries()) {
-      this.least = Math.min(this.least, this.w[part]!, this.h[part]!);
-      this.place[part] = at;
-    }
-    let best: CutSheet | undefined;
-    let bestRate = Infinity;
-    for (let at = 0; at < tries; at += 1) {
-      this.taken.fill(0, 0, pool.length);
-      this.noise = at === 0 ? 0.02 : 0.5 * random.next() ** 2;
-      this.dread = 0.5 + 2 * random.next();
-      this.fond = tries > 3 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
-      const tree = this.piece(w, h);
-      if (tree.kind === 'left') continue;
-      const sheet = cutSheet(task, source, tree);
-      let held = 0;
-      for (const part of sheet.parts) held += this.w[part]! * this.h[part]!;
-      const rate = sheet.cost / held;
-      if (rate < bestRate) {
-        best = sheet;
-        bestRate = rate;
+  /** A new pool; `paired` when its parts are also looked at two by two. */
+  begin(parts: readonly number[], paired: boolean): void {
+    this.sizes = 0;
+    this.load = 0;
+    const { sizeOf, place, area } = this;
+    const order: number[] = [];
+    for (const part of parts) {
+      const size = sizeOf[part]!;
+      if (place[size] === -1) {
+        place[size] = 0;
+        order.push(size);
       }
-      if (sheet.parts.length === pool.length && at >= 2) break;
+      this.load += area[size]!;
     }
-    return best;
+    order.sort((a, b) => area[b]! - area[a]! || a - b);
+    for (const [at, size] of order.entries()) {
+      place[size] = at;
+      this.size[at] = size;
+      this.pooled[at] = 0;
+      this.parts[at]!.length = 0;
+    }
+    this.sizes = order.length;
+    for (const part of parts) {
+      const at = place[sizeOf[part]!]!;
+      this.pooled[at]! += 1;
+      this.parts[at]!.push(part);
+    }
+    for (const size of order) place[size] = -1;
+    this.pairs = 0;
+    if (paired) this.pairUp();
   }
 
-  private piece(width: number, height: number): Tree {
-    const { task, random, pool, taken, least, noise, dread } = this;
-    if (width < least || height < least) return LEFT;
+  /** The parts still in the pool. */
+  rest(): number[] {
+    return this.parts.slice(0, this.sizes).flat();
+  }
+
+  private pairUp(): void {
+    const { task, size, pooled } = this;
+    const count = Math.min(this.sizes, MOST_PAIRED);
+    const turns = task.rotate ? 2 : 1;
+    const [wide, high] = [Math.max(...task.sources.map((one) => one.w)), Math.max(...task.sources.map((one) => one.h))];
+    for (let one = 0; one < count; one += 1) {
+      const [ownW, ownH, own] = [this.w[size[one]!]!, this.h[size[one]!]!, this.area[size[one]!]!];
+      for (let other = one; other < count; other += 1) {
+        if (other === one && pooled[one]! < 2) continue;
+        const [itsW, itsH] = [this.w[size[other]!]!, this.h[size[other]!]!];
+        const area = own + this.area[size[other]!]!;
+        const most = area / (1 - PAIR_WASTE);
+        for (let i = 0; i < turns; i += 1)
+          for (let j = 0; j < turns; j += 1) {
+            const a = i === 0 ? ownW : ownH;
+            const b = i === 0 ? ownH : ownW;
+            const c = j === 0 ? itsW : itsH;
+            const d = j === 0 ? itsH : itsW;
+            const [across, along] = [a > c ? a : c, b > d ? b : d];
+            if ((a + c) * along <= most && a + c <= wide && along <= high)
+              if (this.meets(b, along) && this.meets(d, along) && breaks(task, a, c))
+                this.pair(one, other, i + 2 * j, a + c, along, area);
+            if (across * (b + d) <= most && across <= wide && b + d <= high)
+              if (this.meets(a, across) && this.meets(c, across) && breaks(task, b, d))
+                this.pair(one, other, i + 2 * j + 4, across, b + d, area);
+          }
+      }
+    }
+  }
+  private meets(side: number, to: number): boolean {
+    return breaks(this.task, side, to - side);
+  }
+  private pair(one: number, other: number, how: number, w: number, h: number, area: number): void {
+    const at = this.pairs++;
+    this.pairOne[at] = one;
+    this.pairOther[at] = other;
+    this.pairHow[at] = how;
+    this.pairW[at] = w;
+    this.pairH[at] = h;
+    this.pairArea[at] = area;
+  }
+
+  /**
+   * Fills one sheet, takes its parts from the pool. `leaving` keeps some parts back now and then. Undefined when nothing
+   * fits any of the sources.
+   */
+  fill(sources: readonly number[], tries: number, leaving: boolean): CutSheet | undefined {
+    const { task, random, sizes, free, pooled } = this;
+    let bestRate = Infinity;
+    for (const source of sources) {
+      const { w, h, open, rate } = task.sources[source]!;
+      for (let at = 0; at < tries; at += 1) {
+        let [leastW, leastH] = [Infinity, Infinity];
+        this.noise = at === 0 ? 0.02 : 0.5 * random.next() ** 2;
+        for (let place = 0; place < sizes; place += 1) {
+          const size = this.size[place]!;
+          free[place] = pooled[place]!;
+          if (free[place] === 0) continue;
+          if (leaving && place > 0 && random.next() < LEAVE) free[place]! -= 1;
+          if (this.w[size]! < leastW) leastW = this.w[size]!;
+          if (this.h[size]! < leastH) leastH = this.h[size]!;
+        }
+        if (task.rotate) leastW = leastH = Math.min(leastW, leastH);
+        this.leastW = leastW;
+        this.leastH = leastH;
+        this.dread = 0.5 + 2 * random.next();
+        this.fond = this.pairs > 0 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
+        this.held = 0;
+        this.useful = 0;
+        const { now } = this;
+        now.count = 1;
+        now.root = this.piece(w, h);
+        now.source = source;
+        const worth = ((open - rate * this.useful) / this.held) * (1 + (sources.length > 1 ? 0.05 * random.next() : 0));
+        if (this.held > 0 && worth < bestRate) {
+          bestRate = worth;
+          this.now = this.best;
+          this.best = now;
+        }
+        if (this.held > 0 && this.held >= this.load - 1 && at >= 2) break;
+      }
+    }
+    if (bestRate === Infinity) return undefined;
+    return cutSheet(task, this.best.source, this.tree(this.best.root));
+  }
+
+  /** The tree of the filling that won; its parts leave the pool. */
+  private tree(node: number): Tree {
+    const { kind, at, first, rest } = this.best;
+    switch (kind[node]!) {
+      case Kind.Left:
+        return LEFT;
+      case Kind.Upright:
+      case Kind.Turned: {
+        const place = at[node]!;
+        const part = this.parts[place]!.pop()!;
+        this.pooled[place]! -= 1;
+        this.load -= this.area[this.size[place]!]!;
+        // Where parts may be turned, those of one size may lie either way themselves.
+        const upright = this.task.parts[part]!.w === this.w[this.size[place]!];
+        return { kind: 'part', part, rotated: (kind[node] === Kind.Turned) === upright };
+      }
+      default:
+        return {
+          kind: 'cut',
+          axis: kind[node] === Kind.CutX ? 'x' : 'y',
+          at: at[node]!,
+          first: this.tree(first[node]!),
+          rest: this.tree(rest[node]!),
+        };
+    }
+  }
+
+  private leaf(place: number, turned: boolean): number {
+    const { now } = this;
+    const node = now.count++;
+    now.kind[node] = turned ? Kind.Turned : Kind.Upright;
+    now.at[node] = place;
+    this.free[place]! -= 1;
+    return node;
+  }
+  private cut(kind: Kind, at: number, first: number, rest: number): number {
+    const { now } = this;
+    const node = now.count++;
+    now.kind[node] = kind;
+    now.at[node] = at;
+    now.first[node] = first;
+    now.rest[node] = rest;
+    return node;
+  }
+  private left(width: number, height: number): number {
+    const { kerf, minOffcut } = this.task;
+    const [a, b] = [width - kerf, height - kerf];
+    if (
+      a < b
+        ? a > 0 && a >= minOffcut.short && b >= minOffcut.long
+        : b > 0 && b >= minOffcut.short && a >= minOffcut.long
+    )
+      this.useful += (a * b) / GRAINS_SQUARED;
+    return 0;
+  }
+
+  private suits(a: number, b: number, width: number, height: number): boolean {
+    return !this.brittle || (breaks(this.task, a, width - a) && breaks(this.task, b, height - b));
+  }
+  /** What is lost beside a × b on a piece when nothing fits there any more. */
+  private lost(a: number, b: number, width: number, height: number): number {
+    const restA = width - a;
+    const restB = height - b;
+    return (restA < this.leastW ? restA * b : 0) + (restB < this.leastH ? restB * a : 0);
+  }
+
+  private piece(width: number, height: number): number {
+    const { task, sizes, free, size, dread, whims, noise, fond } = this;
+    if (width < this.leastW || height < this.leastH) return this.left(width, height);
+    const { rotate } = task;
+    let whim = this.random.below(WHIMS);
     let chosen = -1;
     let turned = false;
     let most = -Infinity;
-    for (let at = 0; at < pool.length; at += 1) {
-      if (taken[at]) continue;
-      const part = pool[at]!;
-      const [w, h] = [this.w[part]!, this.h[part]!];
-      for (let turn = 0; turn < (task.rotate && w !== h ? 2 : 1); turn += 1) {
-        const [a, b] = turn ? [h, w] : [w, h];
-        const [restA, restB] = [width - a, height - b];
-        if (restA < 0 || restB < 0 || !breaks(task, a, restA) || !breaks(task, b, restB)) continue;
-        let score = a * b;
-        if (restA < least) score -= dread * restA * b;
-        if (restB < least) score -= dread * restB * a;
-        if (restA === 0 || restB === 0) score *= 1.1;
-        score *= 1 + noise * (random.next() - 0.5);
+    for (let place = 0; place < sizes; place += 1) {
+      if (free[place] === 0) continue;
+      const one = size[place]!;
+      const w = this.w[one]!;
+      const h = this.h[one]!;
+      if (w <= width && h <= height && this.suits(w, h, width, height)) {
+        let score = w * h - dread * this.lost(w, h, width, height);
+        if (w === width || h === height) score *= 1.1;
+        score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
         if (score > most) {
           most = score;
-          chosen = at;
-          turned = turn === 1;
+          chosen = place;
+          turned = false;
+        }
+      }
+      if (rotate && h <= width && w <= height && w !== h && this.suits(h, w, width, height)) {
+        let score = w * h - dread * this.lost(h, w, width, height);
+        if (h === width || w === height) score *= 1.1;
+        score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
+        if (score > most) {
+          most = score;
+          chosen = place;
+          turned = true;
         }
       }
     }
-    if (chosen < 0) return LEFT;
-    if (this.fond > 0) {
-      const pair: Tree | undefined = this.pair(width, height, most);
-      if (pair) return pair;
-    }
-    taken[chosen] = 1;
-    const part = pool[chosen]!;
-    const [a, b] = turned ? [this.h[part]!, this.w[part]!] : [this.w[part]!, this.h[part]!];
-    const leaf: Tree = { kind: 'part', part, rotated: turned };
-    return this.around(leaf, a, b, width, height);
-  }
-
-  /** Two parts that suit the piece better than the best single one. */
-  private pair(width: number, height: number, single: number): Tree | undefined {
-    const { task, random, pool, taken, least, noise, dread, fond, place } = this;
-    let most = single;
-    let chosen: Pair | undefined;
-    let one = -1;
-    for (let at = 0; at < pool.length; at += 1) {
-      if (taken[at]) continue;
-      const part = pool[at]!;
-      this.pairs[part] ??= pairsOf(task, part, this.turns, this.wide, this.high);
-      for (const pair of this.pairs[part]!) {
-        const other = place[pair.other]!;
-        if (other < 0 || taken[other]) continue;
-        const [restA, restB] = [width - pair.w, height - pair.h];
-        if (restA < 0 || restB < 0 || !breaks(task, pair.w, restA) || !breaks(task, pair.h, restB)) continue;
-        let score = pair.area - dread * (pair.w * pair.h - pair.area);
-        if (restA < least) score -= dread * restA * pair.h;
-        if (restB < least) score -= dread * restB * pair.w;
-        score *= fond * (1 + noise * (random.next() - 0.5));
+    if (chosen < 0) return this.left(width, height);
+    if (fond > 0) {
+      let pair = -1;
+      for (let at = 0; at < this.pairs; at += 1) {
+        const w = this.pairW[at]!;
+        const h = this.pairH[at]!;
+        if (w > width || h > height) continue;
+        const one = this.pairOne[at]!;
+        const other = this.pairOther[at]!;
+        if (free[one] === 0 || free[other]! <= (one === other ? 1 : 0) || !this.suits(w, h, width, height)) continue;
+        const area = this.pairArea[at]!;
+        const score =
+          fond *
+          (1 + noise * whims[(whim += 1) % WHIMS]!) *
+          (area - dread * (w * h - area) - dread * this.lost(w, h, width, height));
         if (score > most) {
           most = score;
-          chosen = pair;
-          one = at;
+          pair = at;
         }
       }
+      if (pair >= 0) return this.around(this.both(pair), this.pairW[pair]!, this.pairH[pair]!, width, height);
     }
-    if (!chosen) return undefined;
-    taken[one] = 1;
-    taken[place[chosen.other]!] = 1;
-    return this.around(chosen.tree, chosen.w, chosen.h, width, height);
+    const one = size[chosen]!;
+    this.held += this.area[one]!;
+    const node = this.leaf(chosen, turned);
+    return turned
+      ? this.around(node, this.h[one]!, this.w[one]!, width, height)
+      : this.around(node, this.w[one]!, this.h[one]!, width, height);
   }
 
-  /** Cuts a part free in the corner of a piece and fills what is left of the piece. */
-  private around(leaf: Tree, a: number, b: number, width: number, height: number): Tree {
+  /** The cuts of a pair. */
+  private both(pair: number): number {
+    const { size } = this;
+    const how = this.pairHow[pair]!;
+    const [one, other] = [this.pairOne[pair]!, this.pairOther[pair]!];
+    this.held += this.pairArea[pair]!;
+    const side = (place: number, turned: boolean, across: boolean) =>
+      turned === across ? this.h[size[place]!]! : this.w[size[place]!]!;
+    const [i, j] = [(how & 1) !== 0, (how & 2) !== 0];
+    const beside = how < 4;
+    const to = beside ? this.pairH[pair]! : this.pairW[pair]!;
+    const trim = (place: number, turned: boolean) => {
+      const leaf = this.leaf(place, turned);
+      const own = side(place, turned, !beside);
+      return own === to ? leaf : this.cut(beside ? Kind.CutY : Kind.CutX, own, leaf, 0);
+    };
+    const first = trim(one, i);
+    const rest = trim(other, j);
+    return this.cut(beside ? Kind.CutX : Kind.CutY, side(one, i, beside), first, rest);
+  }
+
+  /** Cuts what is a × b free in the corner of a piece and fills what is left of the piece. */
+  private around(leaf: number, a: number, b: number, width: number, height: number): number {
     const { random } = this;
     const [restA, restB] = [width - a, height - b];
     if (restA === 0 && restB === 0) return leaf;
     // Cut so that the larger rest stays large, or now and then the other way.
     const long = restA * height >= restB * width;
-    const acrossX = restB === 0 || (restA !== 0 && (random.next() < 0.8 ? long : !long));
-    if (acrossX) {
-      const strip = () => (restB === 0 ? leaf : this.cut('y', b, leaf, this.piece(a, restB)));
+    if (restB === 0 || (restA !== 0 && random.next() < 0.8 === long)) {
+      let first = leaf;
       if (restA * height < restB * a || random.next() < 0.25) {
         const rest = this.piece(restA, height);
-        return this.cut('x', a, strip(), rest);
+        if (restB !== 0) first = this.cut(Kind.CutY, b, leaf, this.piece(a, restB));
+        return this.cut(Kind.CutX, a, first, rest);
       }
-      const first = strip();
-      return this.cut('x', a, first, this.piece(restA, height));
+      if (restB !== 0) first = this.cut(Kind.CutY, b, leaf, this.piece(a, restB));
+      return this.cut(Kind.CutX, a, first, this.piece(restA, height));
     }
-    const strip = () => (restA === 0 ? leaf : this.cut('x', a, leaf, this.piece(restA, b)));
+    let first = leaf;
     if (restB * width < restA * b || random.next() < 0.25) {
       const rest = this.piece(width, restB);
-      return this.cut('y', b, strip(), rest);
+      if (restA !== 0) first = this.cut(Kind.CutX, a, leaf, this.piece(restA, b));
+      return this.cut(Kind.CutY, b, first, rest);
     }
-    const first = strip();
-    return this.cut('y', b, first, this.piece(width, restB));
-  }
-
-  private cut(axis: 'x' | 'y', at: number, first: Tree, rest: Tree): Tree {
-    return { kind: 'cut', axis, at, first, rest };
+    if (restA !== 0) first = this.cut(Kind.CutX, a, leaf, this.piece(restA, b));
+    return this.cut(Kind.CutY, b, first, this.piece(width, restB));
   }
 }

@@ -23,8 +23,11 @@ export class SheetSearch {
   private sheets: CutSheet[] = [];
   private unmade: number[] = [];
   private heat = 0;
-  /** The least that a part costs for its area (in grains), whatever it is cut from. */
+  /** Fillings made, as a measure of work. */
+  tries = 0;
+  /** The least that a part costs for its area (in grains), whatever it is cut from; and what a new sheet costs beside. */
   private readonly least: number;
+  private readonly sheet: { readonly area: number; readonly base: number };
   best: SheetResult;
 
   constructor(
@@ -38,6 +41,12 @@ export class SheetSearch {
     // Names leave room below for the source, and stay whole when a sheet's are added up.
     this.names = task.parts.map(() => Math.floor(this.random.next() * 2 ** 32) * 2 ** 13);
     this.least = Math.min(...task.sources.map(({ open, w, h, rate }) => Math.min(rate / 256e6, open / (w * h))));
+    const bought = task.sources.filter(({ rack }) => !rack);
+    this.sheet = {
+      area: Math.max(...bought.map(({ w, h }) => w * h), 1),
+      base: Math.max(0, Math.min(...bought.map(({ open, w, h }) => open - this.least * (1 + TIDY) * w * h), Infinity)),
+    };
+    if (bought.length === 0) this.sheet = { area: Infinity, base: 0 };
     this.best = this.construct();
     this.take(this.best);
   }
@@ -196,56 +205,46 @@ export class SheetSearch {
     tries: number,
     most: number | undefined,
   ): { sheets: CutSheet[]; left: number[] } {
-    const { random } = this;
-    let pool = [...parts];
+    const { random, filler } = this;
     const sheets: CutSheet[] = [];
     let worth = 0;
-    while (pool.length > 0) {
-      // What is left costs at least its area, at what an offcut gives back.
-      if (most !== undefined && worth + this.least * pool.reduce((sum, part) => sum + this.area[part]!, 0) > most)
-        break;
-      const tried =
-        most !== undefined && random.next() < 0.4 ? pool.filter((_, at) => at === 0 || random.next() > 0.15) : pool;
-      const next = this.nextSheet(tried, tries);
+    filler.begin(parts, most !== undefined);
+    for (let idle = 0; filler.load > 0 && idle < 3;) {
+      if (most !== undefined && worth + this.leastFor(filler.load) > most) break;
+      const leaving = most !== undefined && random.next() < 0.4;
+      const tried = this.tried();
+      this.tries += tries * tried.length;
+      const next = filler.fill(tried, tries, leaving);
       if (!next) {
-        if (tried.length < pool.length) continue;
-        break;
+        if (!leaving) break;
+        idle += 1;
+        continue;
       }
-      const gone = new Set(next.parts);
-      pool = pool.filter((part) => !gone.has(part));
       sheets.push(next);
       worth += this.worth(next);
       this.used[next.source]! += 1;
     }
-    return { sheets, left: pool };
+    return { sheets, left: filler.rest() };
   }
 
-  /** Of a few sources, the one that costs least for what it holds. */
-  private nextSheet(pool: readonly number[], tries: number): CutSheet | undefined {
-    const { task, random, area } = this;
-    const free = task.sources.flatMap((source, index) => (this.used[index]! < source.most ? [index] : []));
-    const tried =
-      free.length > MOST_TRIED
-        ? [
-            ...free.filter((index) => !task.sources[index]!.rack),
-            ...shuffle(
-              free.filter((index) => task.sources[index]!.rack),
-              random,
-            ).slice(0, MOST_TRIED),
-          ]
-        : free;
-    let best: CutSheet | undefined;
-    let bestRate = Infinity;
-    for (const index of tried) {
-      const sheet = this.filler.fill(index, pool, tries);
-      if (!sheet) continue;
-      const held = sheet.parts.reduce((sum, part) => sum + area[part]!, 0);
-      const rate = (sheet.cost / held) * (1 + 0.05 * random.next());
-      if (rate < bestRate) {
-        best = sheet;
-        bestRate = rate;
-      }
-    }
-    return best;
+  /** What so much area must still cost, about: what is not taken by the rack opens whole sheets. */
+  private leastFor(load: number): number {
+    const { task } = this;
+    let rack = 0;
+    for (const [index, { most, w, h }] of task.sources.entries())
+      if (most !== Infinity) rack += (most - this.used[index]!) * w * h;
+    const sheets = Math.max(0, Math.ceil((load - rack) / this.sheet.area - 1e-9));
+    return this.least * load + sheets * this.sheet.base;
+  }
+
+  /** All that can be bought, and a few of the rack. */
+  private tried(): number[] {
+    const { task, random } = this;
+    const bought: number[] = [];
+    const rack: number[] = [];
+    for (const [index, { most, rack: old }] of task.sources.entries())
+      if (this.used[index]! < most) (old ? rack : bought).push(index);
+    if (bought.length + rack.length <= MOST_TRIED) return [...bought, ...rack];
+    return [...bought, ...shuffle(rack, random).slice(0, MOST_TRIED)];
   }
 }

@@ -8,14 +8,22 @@ import type { SheetResult, SheetTask } from './task';
 
 const STEPS = 6;
 const COMBINE_TURNS = 150;
+/** Turns of the search before anything is proven. */
+const EAGER = 20;
+const BOUND_SHARE = 0.35;
+const TRY_MS = 0.005;
+const COMBINE_MS = 2;
 
 export class SheetSession extends Session<SheetResult> {
   protected readonly search: SheetSearch;
   private bounding: SheetBound | undefined;
   private exact: SheetExact | undefined;
+  private readonly made: readonly number[];
   private turns = 0;
-  private searchMs = 1;
+  // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
   private boundMs = 0;
+  private exactMs = 0;
+  private combineMs = 0;
 
   constructor(
     readonly task: SheetTask,
@@ -24,9 +32,7 @@ export class SheetSession extends Session<SheetResult> {
   ) {
     super();
     this.search = new SheetSearch(task, seed);
-    const made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
-    const racks = task.sources.flatMap(({ most: count }, index) => (count === 1 ? [index] : []));
-    if (made.length > 0 && made.length <= MOST_EXACT_PARTS) this.exact = new SheetExact(task, made, racks);
+    this.made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
   }
 
   /** A bounded piece of work; `share` of the whole time has gone by, `seconds` are left. */
@@ -38,30 +44,42 @@ export class SheetSession extends Session<SheetResult> {
       this.raise(this.bounding.bound);
       return;
     }
-    if (this.exact && !this.exact.over && this.turns > 20 && this.turns % 2 === 0) {
-      const found = this.exact.step(this.search.best, stop);
-      this.raise(this.exact.bound);
-      if (found) this.offer(found);
-      return;
-    }
-    // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
-    const due = this.boundMs < 0.35 * this.searchMs;
-    if (!this.bounding.over && due && this.turns > 2 && this.bounding.nextMs * 3 < seconds * 1000) {
+    const searchMs = this.search.tries * TRY_MS + this.combineMs;
+    if (this.turns > EAGER && this.exactMs < searchMs && this.proveExactly(stop)) return;
+    const due = this.boundMs < BOUND_SHARE * searchMs;
+    if (due && !this.bounding.over && this.bounding.nextMs * 3 < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
       this.bounding.step(this.search.best.sheets, this.cost, stop);
       this.raise(this.bounding.bound);
       return;
     }
     this.search.cool(share);
-    this.searchMs += 1.5;
     if (this.turns % COMBINE_TURNS === 0) {
+      this.combineMs += COMBINE_MS;
       if (this.search.combine(stop)) this.version += 1;
       return;
     }
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
 
+  /** A step of the exact way, where the parts are few. True when there was one. */
+  private proveExactly(stop: () => boolean): boolean {
+    const { task, made } = this;
+    if (made.length === 0 || made.length > MOST_EXACT_PARTS) return false;
+    if (!this.exact) {
+      const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
+      this.exact = new SheetExact(task, made, racks, this.solver);
+    }
+    if (this.exact.over) return false;
+    this.exactMs += this.exact.nextMs;
+    const found = this.exact.step(this.search.best, stop);
+    this.raise(this.exact.bound);
+    if (found) this.offer(found);
+    return true;
+  }
+
   dispose(): void {
     this.bounding?.dispose();
+    this.exact?.dispose();
   }
 }

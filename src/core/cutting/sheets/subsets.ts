@@ -1,197 +1,267 @@
 /**
  * Every set of a few parts that can be cut from a sheet, exactly. For each set: the smallest pieces it can be cut from,
- * none of which lies within another; a set's pieces are two smaller sets' pieces side by side or one above the other.
- * Sets grow by number of parts; those that fit no sheet are dropped, and so is all that contains them. What a blade may
- * not break off is not looked at here, so the sets are never too few.
+ * none of which lies within another, by rising width and falling height; a set's pieces are two smaller sets' pieces side
+ * by side or one above the other. Side by side the widths add up for each height, so two lists are put together in one
+ * walk along both. Sets grow by number of parts; those that fit no sheet are dropped, and so is all that contains them.
+ * What a blade may not break off is not looked at here, so the sets are never too few.
  */
 import { type SheetTask, type Tree } from './task';
 
-/** Pieces of a set: widths and heights in turn, widths rising, heights falling; how each is put together. */
-interface Pieces {
-  readonly sizes: Int32Array;
-  /** For each piece: the part of the set that comes first (a set), its piece, the other's piece, and the direction. */
-  readonly how: Int32Array;
-}
-export const MOST_BITS = 24;
+/** So many bits have their sets in one flat list. */
+export const MOST_BITS = 21;
 
+interface Size {
+  readonly w: number;
+  readonly h: number;
+}
+type Leaf = (index: number, rotated: boolean) => Tree;
 export interface SubsetLimits {
   readonly sets: number;
+  /** Points of pieces looked at. */
   readonly work: number;
-  /** Waste within a piece, in all, that is still looked at; with Infinity every set is found. */
-  readonly slack: number;
+}
+
+/** Pieces by rising width; `how` is the set that comes first, or its complement where it lies below the other. */
+class Pieces {
+  w: Int32Array;
+  h: Int32Array;
+  how: Int32Array;
+  count = 0;
+  constructor(room: number) {
+    this.w = new Int32Array(room);
+    this.h = new Int32Array(room);
+    this.how = new Int32Array(room);
+  }
+  put(w: number, h: number, how: number): void {
+    if (this.count === this.w.length) {
+      const room = (old: Int32Array) => {
+        const wider = new Int32Array(old.length * 2);
+        wider.set(old);
+        return wider;
+      };
+      [this.w, this.h, this.how] = [room(this.w), room(this.h), room(this.how)];
+    }
+    this.w[this.count] = w;
+    this.h[this.count] = h;
+    this.how[this.count] = how;
+    this.count += 1;
+  }
 }
 
 export class Subsets {
-  /** Pieces by set; a set is a number with one bit for each part. */
-  readonly pieces = new Map<number, Pieces>();
-  private layer: number[] = [];
-  private readonly areas: number[];
+  /** All sets found, by number of parts. */
+  readonly sets: number[] = [];
+  /** For each set 1 + its place among the found, or 0; then where its pieces begin among all, and end. */
+  private readonly place: Int32Array;
+  private readonly from: number[] = [];
+  private readonly all = new Pieces(1024);
+  private now = new Pieces(64);
+  private next = new Pieces(64);
+  private readonly found = new Pieces(64);
+  private readonly areas: readonly number[];
   private readonly largest: number;
-  private work = 0;
   private readonly wide: number;
   private readonly high: number;
-  private readonly sourceSizes: readonly (readonly [number, number])[];
+  private readonly sources: readonly { readonly w: number; readonly h: number }[];
+  private at = 0;
+  private layerEnd = 0;
+  private work = 0;
   done = false;
   tooMany = false;
 
-  /** `parts` are sizes with their cuts; an even place in `sizes` each. */
   constructor(
     task: SheetTask,
+    /** Sizes with their cuts; each may be turned or not. */
     private readonly parts: readonly { readonly w: number; readonly h: number; readonly turn: boolean }[],
     private readonly limits: SubsetLimits,
   ) {
-    this.sourceSizes = task.sources.map(({ w, h }) => [w, h] as const);
+    this.sources = task.sources;
     this.wide = Math.max(...task.sources.map((one) => one.w));
     this.high = Math.max(...task.sources.map((one) => one.h));
     this.areas = parts.map(({ w, h }) => w * h);
     this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
+    this.place = new Int32Array(2 ** parts.length);
     for (const [at, { w, h, turn }] of parts.entries()) {
-      const sizes = turn && w !== h ? [Math.min(w, h), Math.max(w, h), Math.max(w, h), Math.min(w, h)] : [w, h];
-      const kept: number[] = [];
-      for (let i = 0; i < sizes.length; i += 2)
-        if (this.fits(sizes[i]!, sizes[i + 1]!)) kept.push(sizes[i]!, sizes[i + 1]!);
-      if (kept.length === 0) continue;
-      this.pieces.set(1 << at, { sizes: Int32Array.from(kept), how: new Int32Array(0) });
-      this.layer.push(1 << at);
+      const { now } = this;
+      now.count = 0;
+      const turned = turn && w !== h;
+      const [narrow, tall] = turned && h < w ? [h, w] : [w, h];
+      if (this.fits(narrow, tall)) now.put(narrow, tall, 0);
+      if (turned && this.fits(tall, narrow)) now.put(tall, narrow, 0);
+      if (now.count > 0) this.keep(2 ** at);
     }
+    this.layerEnd = this.sets.length;
   }
 
   private fits(w: number, h: number): boolean {
-    if (w > this.wide || h > this.high) return false;
-    return this.sourceSizes.some(([a, b]) => w <= a && h <= b);
+    return this.sources.some((one) => w <= one.w && h <= one.h);
+  }
+  private keep(set: number): void {
+    const { now, all } = this;
+    this.sets.push(set);
+    this.place[set] = this.sets.length;
+    this.from.push(all.count);
+    for (let at = 0; at < now.count; at += 1) all.put(now.w[at]!, now.h[at]!, now.how[at]!);
+  }
+  has(set: number): boolean {
+    return this.place[set] !== 0;
+  }
+  /** The pieces of a set: the places of the first and of the one after the last. */
+  private range(set: number): [from: number, to: number] {
+    const place = this.place[set]! - 1;
+    return [this.from[place]!, this.from[place + 1] ?? this.all.count];
+  }
+  /** Whether a piece of the set lies within w × h. */
+  within(set: number, w: number, h: number): boolean {
+    if (!this.has(set)) return false;
+    const [from, to] = this.range(set);
+    for (let at = from; at < to; at += 1) if (this.all.w[at]! <= w && this.all.h[at]! <= h) return true;
+    return false;
+  }
+  /** The sizes of a set's pieces. */
+  sizesOf(set: number): Size[] {
+    const [from, to] = this.range(set);
+    return Array.from({ length: to - from }, (_, at) => ({ w: this.all.w[from + at]!, h: this.all.h[from + at]! }));
   }
 
-  /** Makes the sets of one part more; `stop` ends it early. */
-  grow(stop: () => boolean): void {
-    const next: number[] = [];
-    const seen = new Set<number>();
-    const singles = this.parts.map((_, at) => 1 << at).filter((bit) => this.pieces.has(bit));
-    for (const [count, set] of this.layer.entries()) {
-      if (count % 64 === 0 && stop()) return;
-      for (const bit of singles) {
-        const larger = set | bit;
-        if (set & bit || seen.has(larger)) continue;
-        seen.add(larger);
-        let area = 0;
-        for (let rest = larger; rest; rest &= rest - 1) area += this.areas[31 - Math.clz32(rest & -rest)]!;
-        if (area > this.largest) continue;
-        this.roomy = area + this.limits.slack;
-        // All sets with one part less must be there, unless they may have been left out for their waste.
-        let whole = true;
-        if (this.limits.slack === Infinity)
-          for (let rest = larger; rest && whole; rest &= rest - 1) whole = this.pieces.has(larger & ~(rest & -rest));
-        if (!whole) continue;
-        const pieces = this.join(larger);
-        if (!pieces) continue;
-        this.pieces.set(larger, pieces);
-        next.push(larger);
-        if (this.pieces.size > this.limits.sets || this.work > this.limits.work) {
-          this.tooMany = true;
-          return;
-        }
+  /** Makes more sets, about `work` points' worth of them. */
+  grow(work: number): void {
+    const until = this.work + work;
+    const bits = this.parts.length;
+    while (!this.done && !this.tooMany && this.work < until) {
+      if (this.at === this.layerEnd) {
+        this.layerEnd = this.sets.length;
+        if (this.at === this.layerEnd) this.done = true;
+        continue;
       }
+      const set = this.sets[this.at]!;
+      this.at += 1;
+      // Each larger set comes from the one without its highest part.
+      for (let bit = 32 - Math.clz32(set); bit < bits; bit += 1) this.join(set | (1 << bit));
+      this.tooMany = this.sets.length > this.limits.sets || this.work > this.limits.work;
     }
-    this.layer = next;
-    if (next.length === 0) this.done = true;
   }
 
-  private roomy = Infinity;
-  private found: number[] = [];
-  private join(set: number): Pieces | undefined {
+  private join(set: number): void {
+    let area = 0;
+    for (let rest = set; rest; rest &= rest - 1) {
+      if (!this.has(set & ~(rest & -rest))) return;
+      area += this.areas[31 - Math.clz32(rest & -rest)]!;
+    }
+    this.work += 4;
+    if (area > this.largest) return;
     const low = set & -set;
-    const found = this.found;
-    found.length = 0;
+    this.now.count = 0;
     for (let first = (set - 1) & set; first; first = (first - 1) & set) {
       if (!(first & low)) continue;
-      const one = this.pieces.get(first);
-      const other = this.pieces.get(set & ~first);
-      if (!one || !other) continue;
-      this.work += one.sizes.length * other.sizes.length;
-      for (let i = 0; i < one.sizes.length; i += 2)
-        for (let j = 0; j < other.sizes.length; j += 2) {
-          const [a, b, c, d] = [one.sizes[i]!, one.sizes[i + 1]!, other.sizes[j]!, other.sizes[j + 1]!];
-          this.offer(a + c, b > d ? b : d, first, i, j, 0);
-          this.offer(a > c ? a : c, b + d, first, i, j, 1);
-        }
+      const [a, aEnd] = this.range(first);
+      const [b, bEnd] = this.range(set & ~first);
+      this.work += aEnd - a + bEnd - b;
+      this.beside(a, aEnd, b, bEnd, first);
+      this.above(a, aEnd, b, bEnd, ~first);
     }
-    if (found.length === 0) return undefined;
-    const count = found.length / 6;
-    const order = Array.from({ length: count }, (_, at) => at).sort((p, q) => found[p * 6]! - found[q * 6]!);
-    const sizes = new Int32Array(count * 2);
-    const how = new Int32Array(count * 4);
-    for (const [at, from] of order.entries()) {
-      sizes[at * 2] = found[from * 6]!;
-      sizes[at * 2 + 1] = found[from * 6 + 1]!;
-      for (let k = 0; k < 4; k += 1) how[at * 4 + k] = found[from * 6 + 2 + k]!;
-    }
-    return { sizes, how };
+    if (this.now.count === 0) return;
+    const { now } = this;
+    for (let at = 0; at < now.count; at += 1)
+      if (this.fits(now.w[at]!, now.h[at]!)) {
+        this.keep(set);
+        return;
+      }
   }
-
-  /** Keeps a piece unless another lies within it; drops those that it lies within. */
-  private offer(w: number, h: number, first: number, i: number, j: number, axis: number): void {
-    if (w * h > this.roomy || !this.fits(w, h)) return;
-    const { found } = this;
-    for (let at = 0; at < found.length; at += 6) if (found[at]! <= w && found[at + 1]! <= h) return;
-    let kept = 0;
-    for (let at = 0; at < found.length; at += 6) {
-      if (found[at]! >= w && found[at + 1]! >= h) continue;
-      if (kept !== at) for (let k = 0; k < 6; k += 1) found[kept + k] = found[at + k]!;
-      kept += 6;
+  /** Side by side: from the highest pieces to the lowest. */
+  private beside(a: number, aEnd: number, b: number, bEnd: number, how: number): void {
+    const { w, h } = this.all;
+    const { found, wide, high } = this;
+    found.count = 0;
+    let [i, j] = [a, b];
+    while (i < aEnd && j < bEnd) {
+      const width = w[i]! + w[j]!;
+      if (width > wide) break;
+      const [one, other] = [h[i]!, h[j]!];
+      const height = one > other ? one : other;
+      if (height <= high) found.put(width, height, how);
+      if (one >= other) i += 1;
+      if (other >= one) j += 1;
     }
-    found.length = kept;
-    found.push(w, h, first, i >> 1, j >> 1, axis);
+    if (found.count > 0) this.merge(false);
+  }
+  /** One above the other: from the widest pieces to the narrowest. */
+  private above(a: number, aEnd: number, b: number, bEnd: number, how: number): void {
+    const { w, h } = this.all;
+    const { found, wide, high } = this;
+    found.count = 0;
+    let [i, j] = [aEnd - 1, bEnd - 1];
+    while (i >= a && j >= b) {
+      const height = h[i]! + h[j]!;
+      if (height > high) break;
+      const [one, other] = [w[i]!, w[j]!];
+      const width = one > other ? one : other;
+      if (width <= wide) found.put(width, height, how);
+      if (one >= other) i -= 1;
+      if (other >= one) j -= 1;
+    }
+    if (found.count > 0) this.merge(true);
+  }
+  /** Puts what was found among the pieces at hand; what another lies within goes. */
+  private merge(backwards: boolean): void {
+    const { now, next, found } = this;
+    next.count = 0;
+    let lowest = Infinity;
+    let i = 0;
+    let j = backwards ? found.count - 1 : 0;
+    const step = backwards ? -1 : 1;
+    while (i < now.count || (j >= 0 && j < found.count)) {
+      const more = j >= 0 && j < found.count;
+      const mine =
+        i < now.count && (!more || now.w[i]! < found.w[j]! || (now.w[i] === found.w[j] && now.h[i]! <= found.h[j]!));
+      const from = mine ? now : found;
+      const at = mine ? i : j;
+      if (mine) i += 1;
+      else j += step;
+      if (from.h[at]! >= lowest) continue;
+      lowest = from.h[at]!;
+      next.put(from.w[at]!, lowest, from.how[at]!);
+    }
+    this.now = next;
+    this.next = now;
   }
 
   /**
-   * The cuts of piece `at` of a set on a piece of w × h, which is as large or larger: `leaf` makes the tree of one part.
-   * The rest beside and above it is cut off so that the larger of the two stays whole.
+   * The cuts of the narrowest piece of a set that lies within `size`, on a piece of w × h: `leaf` makes the tree of one
+   * part. What is left beside and above it is cut off across `axis` first.
    */
-  tree(set: number, at: number, w: number, h: number, leaf: (index: number, rotated: boolean) => Tree): Tree {
-    const { sizes, how } = this.pieces.get(set)!;
-    const [a, b] = [sizes[at * 2]!, sizes[at * 2 + 1]!];
-    const inner = (): Tree => {
-      if (how.length === 0) {
-        const index = 31 - Math.clz32(set);
-        return leaf(index, a !== this.parts[index]!.w);
-      }
-      const [first, i, j, axis] = [how[at * 4]!, how[at * 4 + 1]!, how[at * 4 + 2]!, how[at * 4 + 3]!];
-      const rest = set & ~first;
-      const one = this.pieces.get(first)!.sizes;
-      return axis === 0
-        ? {
-            kind: 'cut',
-            axis: 'x',
-            at: one[i * 2]!,
-            first: this.tree(first, i, one[i * 2]!, b, leaf),
-            rest: this.tree(rest, j, a - one[i * 2]!, b, leaf),
-          }
-        : {
-            kind: 'cut',
-            axis: 'y',
-            at: one[i * 2 + 1]!,
-            first: this.tree(first, i, a, one[i * 2 + 1]!, leaf),
-            rest: this.tree(rest, j, a, b - one[i * 2 + 1]!, leaf),
-          };
-    };
+  tree(set: number, w: number, h: number, size: Size, axis: 'x' | 'y', leaf: Leaf): Tree {
+    const [from, to] = this.range(set);
+    let at = from;
+    while (at < to && (this.all.w[at]! > size.w || this.all.h[at]! > size.h)) at += 1;
+    const [a, b] = [this.all.w[at]!, this.all.h[at]!];
     const left: Tree = { kind: 'left' };
-    const [restA, restB] = [w - a, h - b];
-    if (restA === 0 && restB === 0) return inner();
-    if (restB === 0) return { kind: 'cut', axis: 'x', at: a, first: inner(), rest: left };
-    if (restA === 0) return { kind: 'cut', axis: 'y', at: b, first: inner(), rest: left };
-    return restA * h >= restB * w
-      ? {
-          kind: 'cut',
-          axis: 'x',
-          at: a,
-          first: { kind: 'cut', axis: 'y', at: b, first: inner(), rest: left },
-          rest: left,
-        }
-      : {
-          kind: 'cut',
-          axis: 'y',
-          at: b,
-          first: { kind: 'cut', axis: 'x', at: a, first: inner(), rest: left },
-          rest: left,
-        };
+    const trimmed = (way: 'x' | 'y', first: Tree): Tree =>
+      (way === 'x' ? a === w : b === h)
+        ? first
+        : { kind: 'cut', axis: way, at: way === 'x' ? a : b, first, rest: left };
+    return trimmed(axis, trimmed(axis === 'x' ? 'y' : 'x', this.inner(set, at, leaf)));
+  }
+  private inner(set: number, at: number, leaf: Leaf): Tree {
+    const [a, b, how] = [this.all.w[at]!, this.all.h[at]!, this.all.how[at]!];
+    if ((set & (set - 1)) === 0) {
+      const index = 31 - Math.clz32(set);
+      return leaf(index, a !== this.parts[index]!.w);
+    }
+    const first = how < 0 ? ~how : how;
+    const part = (one: number, width: number, height: number) =>
+      this.tree(one, width, height, { w: width, h: height }, how < 0 ? 'y' : 'x', leaf);
+    // Of the first the smallest that keeps within the other side; what it leaves is enough for the rest.
+    if (how < 0) {
+      const cut = this.smallest(first, a, Infinity).h;
+      return { kind: 'cut', axis: 'y', at: cut, first: part(first, a, cut), rest: part(set & ~first, a, b - cut) };
+    }
+    const cut = this.smallest(first, Infinity, b).w;
+    return { kind: 'cut', axis: 'x', at: cut, first: part(first, cut, b), rest: part(set & ~first, a - cut, b) };
+  }
+  /** The narrowest piece of a set that is not higher, or the lowest that is not wider. */
+  private smallest(set: number, wide: number, high: number): Size {
+    const sizes = this.sizesOf(set).filter(({ w, h }) => w <= wide && h <= high);
+    return wide === Infinity ? sizes[0]! : sizes[sizes.length - 1]!;
   }
 }

@@ -4,6 +4,7 @@
  * are rounded down to the grid and may be cut as often as they fit, so the value is never below that of a real sheet.
  */
 import { toMm } from '../grain';
+import { type Scale, cellsOf } from './scale';
 import type { SheetTask } from './task';
 
 export interface SizeClass {
@@ -30,41 +31,43 @@ export class GuillotineTable {
   private readonly columns: number;
   private readonly rows: number;
   private readonly value: Float64Array;
-  /** How a piece is used: 0 left, 1 + class, or −1 − split, with splits of x even and of y odd. */
-  private readonly use: Int32Array;
   private readonly useful: Float64Array;
   private readonly least: { x: number; y: number };
+  private prices: ArrayLike<number> = [];
+  /** Cells of each class, upright and turned. */
+  private readonly sized: readonly { readonly x: number; readonly y: number; readonly index: number }[];
+  /** False where a part is smaller than a cell: then the table says nothing. */
+  readonly able: boolean;
 
   constructor(
-    private readonly task: SheetTask,
-    private readonly classes: readonly SizeClass[],
-    readonly cell: number,
+    task: SheetTask,
+    classes: readonly SizeClass[],
+    private readonly scales: { readonly x: Scale; readonly y: Scale },
     rate: number,
   ) {
-    const width = Math.max(...task.sources.map((one) => one.w));
-    const height = Math.max(...task.sources.map((one) => one.h));
-    this.columns = Math.floor(width / cell) + 1;
-    this.rows = Math.floor(height / cell) + 1;
+    const { x: across, y: along } = scales;
+    this.columns = across.count + 1;
+    this.rows = along.count + 1;
     this.value = new Float64Array(this.columns * this.rows);
-    this.use = new Int32Array(this.columns * this.rows);
     this.useful = new Float64Array(this.columns * this.rows);
-    const real = (cells: number, most: number) => toMm(Math.min((cells + 1) * cell, most) - task.kerf);
+    this.sized = classes
+      .flatMap(({ w, h }, index) => [{ w, h, index }, ...(task.rotate && w !== h ? [{ w: h, h: w, index }] : [])])
+      .map(({ w, h, index }) => ({ x: cellsOf(across, w), y: cellsOf(along, h), index }));
+    this.able = this.sized.every(({ x, y }) => x > 0 && y > 0);
     const { short, long } = task.minOffcut;
-    for (let x = 1; x < this.columns; x += 1)
-      for (let y = 1; y < this.rows; y += 1) {
-        const [a, b] = [real(x, width), real(y, height)];
-        const good = Math.min(a, b) >= toMm(short) && Math.max(a, b) >= toMm(long) && Math.min(a, b) > 0;
-        if (good) this.useful[x * this.rows + y] = rate * a * b;
-      }
-    const sides = (turn: boolean) => classes.flatMap(({ w, h }) => (task.rotate ? [w, h] : [turn ? h : w]));
-    const least = (list: readonly number[]) => Math.max(1, Math.floor(Math.min(...list) / cell));
-    this.least = {
-      x: Math.min(least(sides(false)), this.leastUseful()),
-      y: Math.min(least(sides(true)), this.leastUseful()),
-    };
-  }
-  private leastUseful(): number {
-    return Math.max(1, Math.floor(this.task.minOffcut.short / this.cell) - 1);
+    const [width, height] = (['w', 'h'] as const).map((side) => Math.max(...task.sources.map((one) => one[side])));
+    // So many cells are less than one cell more.
+    const real = (cells: number, { cell }: Scale, most: number) => toMm(Math.min((cells + 1) * cell, most) - task.kerf);
+    if (rate > 0)
+      for (let x = 1; x < this.columns; x += 1)
+        for (let y = 1; y < this.rows; y += 1) {
+          const [a, b] = [real(x, across, width!), real(y, along, height!)];
+          const good = Math.min(a, b) >= toMm(short) && Math.max(a, b) >= toMm(long) && Math.min(a, b) > 0;
+          if (good) this.useful[x * this.rows + y] = rate * a * b;
+        }
+    const least = (side: 'x' | 'y', scale: Scale) =>
+      Math.max(1, Math.min(rate > 0 ? cellsOf(scale, short) - 1 : Infinity, ...this.sized.map((one) => one[side])));
+    this.least = { x: least('x', across), y: least('y', along) };
   }
   /** How many steps filling the table takes, about. */
   get work(): number {
@@ -73,89 +76,75 @@ export class GuillotineTable {
 
   /** False when it was stopped; then the table holds nothing. */
   fill(prices: ArrayLike<number>, stop: () => boolean): boolean {
-    const { columns, rows, value, use, task, classes, cell } = this;
+    const { columns, rows, value, least } = this;
+    this.prices = prices;
     value.set(this.useful);
-    use.fill(0);
-    const put = (w: number, h: number, index: number) => {
-      const at = Math.floor(w / cell) * rows + Math.floor(h / cell);
-      if (Math.floor(w / cell) < columns && Math.floor(h / cell) < rows && prices[index]! > value[at]!) {
-        value[at] = prices[index]!;
-        use[at] = 1 + index;
-      }
-    };
-    for (const [index, { w, h }] of classes.entries()) {
-      put(w, h, index);
-      if (task.rotate) put(h, w, index);
-    }
-    const { x: leastX, y: leastY } = this.least;
+    for (const { x, y, index } of this.sized)
+      if (x < columns && y < rows && prices[index]! > value[x * rows + y]!) value[x * rows + y] = prices[index]!;
     for (let x = 1; x < columns; x += 1) {
       if (x % 16 === 0 && stop()) return false;
       const row = x * rows;
       // One cell more never holds less.
-      const before = row - rows;
-      for (let y = 1; y < rows; y += 1)
-        if (value[before + y]! > value[row + y]!) {
-          value[row + y] = value[before + y]!;
-          use[row + y] = -1 - 2;
-        }
-      for (let split = leastX; split <= x >> 1; split += 1) {
-        const one = split * rows;
-        const other = (x - split) * rows;
-        for (let y = leastY; y < rows; y += 1) {
-          const sum = value[one + y]! + value[other + y]!;
-          if (sum > value[row + y]!) {
-            value[row + y] = sum;
-            use[row + y] = -1 - 2 * split;
-          }
+      for (let at = row + 1; at < row + rows; at += 1)
+        if (value[at - rows]! > value[at]!) value[at] = value[at - rows]!;
+      for (let split = least.x; split <= x >> 1; split += 1) {
+        const one = split * rows - row;
+        const other = -split * rows;
+        for (let at = row + least.y; at < row + rows; at += 1) {
+          const sum = value[at + one]! + value[at + other]!;
+          if (sum > value[at]!) value[at] = sum;
         }
       }
       for (let y = 1; y < rows; y += 1) {
-        let best = value[row + y]!;
-        let how = use[row + y]!;
-        if (value[row + y - 1]! > best) {
-          best = value[row + y - 1]!;
-          how = -2 - 2;
-        }
-        for (let split = leastY; split <= y >> 1; split += 1) {
+        let best = Math.max(value[row + y]!, value[row + y - 1]!);
+        for (let split = least.y; split <= y >> 1; split += 1) {
           const sum = value[row + split]! + value[row + y - split]!;
-          if (sum > best) {
-            best = sum;
-            how = -2 - 2 * split;
-          }
+          if (sum > best) best = sum;
         }
         value[row + y] = best;
-        use[row + y] = how;
       }
     }
     return true;
   }
 
+  private at(w: number, h: number): number {
+    return cellsOf(this.scales.x, w) * this.rows + cellsOf(this.scales.y, h);
+  }
   valueOf(w: number, h: number): number {
-    return this.value[Math.floor(w / this.cell) * this.rows + Math.floor(h / this.cell)]!;
+    return this.value[this.at(w, h)]!;
   }
 
-  /** Which classes the best filling holds, how often, and what its offcuts give back. */
+  /** Which classes the best filling holds, how often, and what its offcuts give back: found again from the values. */
   holds(w: number, h: number): { counts: Map<number, number>; useful: number } {
+    const { rows, value, prices, least } = this;
     const counts = new Map<number, number>();
     let useful = 0;
     const walk = (x: number, y: number): void => {
-      if (x <= 0 || y <= 0) return;
-      const how = this.use[x * this.rows + y]!;
-      if (how > 0) counts.set(how - 1, (counts.get(how - 1) ?? 0) + 1);
-      else if (how === 0) useful += this.useful[x * this.rows + y]!;
-      else {
-        const code = -1 - how;
-        const split = code >> 1;
-        if (code % 2 === 0) {
-          walk(split, y);
-          walk(x - split, y);
-        } else {
-          walk(x, split);
-          walk(x, y - split);
-        }
+      const worth = value[x * rows + y]!;
+      if (x <= 0 || y <= 0 || worth <= 0) return;
+      if (value[(x - 1) * rows + y] === worth) return walk(x - 1, y);
+      if (value[x * rows + y - 1] === worth) return walk(x, y - 1);
+      if (this.useful[x * rows + y] === worth) {
+        useful += worth;
+        return;
       }
+      const part = this.sized.find((one) => one.x === x && one.y === y && prices[one.index] === worth);
+      if (part) {
+        counts.set(part.index, (counts.get(part.index) ?? 0) + 1);
+        return;
+      }
+      for (let split = least.x; split <= x >> 1; split += 1)
+        if (value[split * rows + y]! + value[(x - split) * rows + y]! === worth) {
+          walk(split, y);
+          return walk(x - split, y);
+        }
+      for (let split = least.y; split <= y >> 1; split += 1)
+        if (value[x * rows + split]! + value[x * rows + y - split]! === worth) {
+          walk(x, split);
+          return walk(x, y - split);
+        }
     };
-    walk(Math.floor(w / this.cell), Math.floor(h / this.cell));
+    walk(cellsOf(this.scales.x, w), cellsOf(this.scales.y, h));
     return { counts, useful };
   }
 }
