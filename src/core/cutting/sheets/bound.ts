@@ -11,7 +11,7 @@ import { type Line, countBound, fewestNew, lineOf } from '../count';
 import { toSquareMm } from '../grain';
 import { Growing, type Row, type Solver } from '../linear';
 import { type Scale, scalesFor } from './scale';
-import { GuillotineTable, type SizeClass, sizeClasses } from './table';
+import { GuillotineTable, type SizeClass, type TableCuts, heldBy, sizeClasses } from './table';
 import { type CutSheet, type SheetSource, type SheetTask } from './task';
 
 interface Kind {
@@ -19,8 +19,17 @@ interface Kind {
   readonly most: number;
 }
 /** Cells along the longer side of the largest sheet. */
-const GRIDS = [120, 240, 480, 960];
-const STEPS_A_GRID = 150;
+const GRIDS = [60, 120, 240, 480, 960];
+/** Steps after which a grid is left, whatever could still come of it. */
+const STEPS_A_GRID = 800;
+/** A grid is left when no more than this share of the bound can come of it. */
+const CLOSE = 0.0004;
+/** How much of the prices that proved most so far goes into the next ones. */
+const SMOOTH = 0.6;
+/** Beside the best way of cutting others are looked for with lower prices for its parts, where a table is small. */
+const MORE_WAYS = 1;
+const LOWER = 0.85;
+const SMALL = 1.5e6;
 
 const partArea = (task: SheetTask, { w, h }: { w: number; h: number }) => toSquareMm((w - task.kerf) * (h - task.kerf));
 
@@ -50,6 +59,12 @@ export class SheetBound {
   private least = 0;
   private steps = 0;
   private fresh = false;
+  /** The prices (of all rows) that proved most on this grid, and what they proved. */
+  private centre: Float64Array | undefined;
+  private proved = 0;
+  private smooth = SMOOTH;
+  /** Ways found by pricing, to go on with on the next grid. */
+  private ways: { kind: number; cuts: TableCuts }[] = [];
   /** What filling the next table takes, about, in milliseconds. */
   nextMs = 0;
   over = false;
@@ -116,6 +131,9 @@ export class SheetBound {
     this.program?.dispose();
     this.program = undefined;
     this.steps = 0;
+    this.centre = undefined;
+    this.proved = 0;
+    this.smooth = SMOOTH;
     this.fresh = true;
   }
 
@@ -180,6 +198,12 @@ export class SheetBound {
       for (const part of sheet.parts) counts.set(classOf.get(part)!, (counts.get(classOf.get(part)!) ?? 0) + 1);
       this.join(kind, counts, sheet.cost);
     }
+    this.ways = this.ways.filter(({ kind, cuts }) => {
+      const { source } = kinds[kind]!;
+      if (!this.table!.holds(cuts, source.w, source.h)) return false;
+      this.join(kind, heldBy(cuts).counts, source.open);
+      return true;
+    });
   }
   private join(kind: number, counts: ReadonlyMap<number, number>, cost: number): void {
     const { classes, kinds } = this;
@@ -223,10 +247,16 @@ export class SheetBound {
     this.prices = this.prices.map((price) => price * by);
     if (!table!.fill(this.prices, stop)) return this.dispose();
     this.raise(this.proven(cost));
-    for (const [index, { source }] of kinds.entries()) {
-      const { counts, useful } = table!.holds(source.w, source.h);
-      if (counts.size > 0) this.join(index, counts, source.open - useful);
-    }
+    for (const index of kinds.keys()) this.found(index);
+  }
+  /** The way of cutting that the table holds for a kind joins. */
+  private found(kind: number): void {
+    const { source } = this.kinds[kind]!;
+    const cuts = this.table!.cutsOf(source.w, source.h);
+    const { counts, useful } = heldBy(cuts);
+    if (counts.size === 0) return;
+    if (useful === 0) this.ways.push({ kind, cuts });
+    this.join(kind, counts, source.open - useful);
   }
   /** What the row of the fewest new sheets gives. */
   private gift = 0;
@@ -235,24 +265,61 @@ export class SheetBound {
     const { program, table, classes, kinds } = this;
     const solved = program!.solve(stop);
     if (!solved) return this.dispose();
-    const { duals } = solved;
+    const { duals, value } = solved;
     this.steps += 1;
+    const near = () => value - this.proved <= CLOSE * value;
+    if (near() || this.steps > STEPS_A_GRID) return this.finer();
+    const { centre, smooth } = this;
+    const priced = centre && smooth > 0 ? duals.map((dual, at) => smooth * centre[at]! + (1 - smooth) * dual) : duals;
+    this.useDuals(priced);
+    if (!table!.fill(this.prices, stop)) return this.dispose();
+    const proven = this.proven(cost);
+    this.raise(proven);
+    if (proven - this.never > this.proved) {
+      this.proved = proven - this.never;
+      this.centre = Float64Array.from(priced);
+    }
+    // A way joins when it is worth more than it costs at the program's own prices.
+    this.useDuals(duals);
+    let joined = this.joinLacking();
+    const used = this.prices;
+    for (let more = 0; joined && more < MORE_WAYS && table!.work < SMALL; more += 1) {
+      const lower = new Set(
+        kinds.flatMap(({ source }) => [...heldBy(table!.cutsOf(source.w, source.h)).counts.keys()]),
+      );
+      const other = (more === 0 ? used : this.lowered).map((price, index) =>
+        lower.has(index) ? price * LOWER : price,
+      );
+      this.lowered = other;
+      if (!table!.fill(other, stop)) return this.dispose();
+      joined = this.joinLacking();
+    }
+    if (joined) this.smooth = SMOOTH;
+    else if (smooth > 0 && centre) this.smooth = smooth > 0.3 ? smooth / 2 : 0;
+    else if (this.steps > 1 || classes.length > 0) this.finer();
+  }
+  private lowered = new Float64Array(0);
+
+  /** For each kind the way in the table, if the program lacks it. */
+  private joinLacking(): boolean {
+    let joined = false;
+    for (const [index, { source }] of this.kinds.entries()) {
+      const { counts, useful } = heldBy(this.table!.cutsOf(source.w, source.h));
+      let worth = useful - source.open - this.fees[index]!;
+      for (const [at, count] of counts) worth += this.prices[at]! * count;
+      if (worth <= 1e-7 * source.open) continue;
+      this.found(index);
+      joined = true;
+    }
+    return joined;
+  }
+  private useDuals(duals: Float64Array): void {
+    const { classes, kinds } = this;
     this.prices = duals.slice(0, classes.length);
     const perNew = duals[classes.length + kinds.length]!;
     this.gift = perNew * this.least;
     this.owns = kinds.map((_, index) => -duals[classes.length + index]!);
     this.fees = kinds.map(({ source }, index) => this.owns[index]! - (source.rack ? 0 : perNew));
-    if (!table!.fill(this.prices, stop)) return this.dispose();
-    this.raise(this.proven(cost));
-    let joined = false;
-    for (const [index, { source }] of kinds.entries()) {
-      const worth = table!.valueOf(source.w, source.h) - source.open - this.fees[index]!;
-      if (worth <= 1e-7 * source.open) continue;
-      const { counts, useful } = table!.holds(source.w, source.h);
-      this.join(index, counts, source.open - useful);
-      joined = true;
-    }
-    if (!joined || this.steps > STEPS_A_GRID) this.finer();
   }
 }
 

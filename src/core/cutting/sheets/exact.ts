@@ -87,6 +87,8 @@ export class SheetExact {
   private linear = 0;
   private readonly areas: readonly number[];
   bound = 0;
+  /** It came to its end, other than being given up. */
+  done = false;
 
   constructor(
     private readonly task: SheetTask,
@@ -140,6 +142,7 @@ export class SheetExact {
       return states && this.read(states);
     } else if (this.phase === 'bound') {
       const states = this.solve(({ least }) => least, best.cost - never, stop);
+      this.done = states !== undefined;
       if (states) this.bound = Math.min(best.cost, states.get(this.key(2 ** made.length - 1, 0))!.cost + never);
       this.dispose();
     }

@@ -47,7 +47,7 @@ class Nodes {
 
 export class SheetFiller {
   /** Which size each part has. */
-  private readonly sizeOf: Int32Array;
+  readonly sizeOf: Int32Array;
   private readonly w: Float64Array;
   private readonly h: Float64Array;
   private readonly area: Float64Array;
@@ -69,6 +69,7 @@ export class SheetFiller {
   private readonly pairW: Float64Array;
   private readonly pairH: Float64Array;
   private readonly pairArea: Float64Array;
+  private readonly pairValue: Float64Array;
 
   /** Not every strip can be broken off. */
   private readonly brittle: boolean;
@@ -80,6 +81,8 @@ export class SheetFiller {
   private fond = 0;
   private leastW = 0;
   private leastH = 0;
+  /** What each size counts for: its area, or its price. */
+  private readonly value: Float64Array;
   /** Area of the parts in the pool, with their cuts, in grains. */
   load = 0;
 
@@ -102,12 +105,14 @@ export class SheetFiller {
       const size = this.sizeOf[part]!;
       [this.w[size], this.h[size], this.area[size]] = [w, h, w * h];
     }
+    this.value = Float64Array.from(this.area);
     [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
     this.parts = Array.from({ length: count }, () => []);
     const pairs = 4 * MOST_PAIRED * (MOST_PAIRED + 1);
     [this.pairOne, this.pairOther] = [new Int32Array(pairs), new Int32Array(pairs)];
     this.pairHow = new Uint8Array(pairs);
-    [this.pairW, this.pairH, this.pairArea] = [
+    [this.pairW, this.pairH, this.pairArea, this.pairValue] = [
+      new Float64Array(pairs),
       new Float64Array(pairs),
       new Float64Array(pairs),
       new Float64Array(pairs),
@@ -148,6 +153,11 @@ export class SheetFiller {
     for (const size of order) place[size] = -1;
     this.pairs = 0;
     if (paired) this.pairUp();
+  }
+
+  /** What each size counts for from now on; its area when nothing is said. In the measure of areas. */
+  values(of: (size: number) => number): void {
+    for (let size = 0; size < this.value.length; size += 1) this.value[size] = of(size);
   }
 
   /** The parts still in the pool. */
@@ -195,6 +205,7 @@ export class SheetFiller {
     this.pairW[at] = w;
     this.pairH[at] = h;
     this.pairArea[at] = area;
+    this.pairValue[at] = this.value[this.size[one]!]! + this.value[this.size[other]!]!;
   }
 
   /**
@@ -234,7 +245,6 @@ export class SheetFiller {
           this.now = this.best;
           this.best = now;
         }
-        if (this.held > 0 && this.held >= this.load - 1 && at >= 2) break;
       }
     }
     if (bestRate === Infinity) return undefined;
@@ -308,7 +318,7 @@ export class SheetFiller {
   }
 
   private piece(width: number, height: number): number {
-    const { task, sizes, free, size, dread, whims, noise, fond } = this;
+    const { task, sizes, free, size, value, dread, whims, noise, fond } = this;
     if (width < this.leastW || height < this.leastH) return this.left(width, height);
     const { rotate } = task;
     let whim = this.random.below(WHIMS);
@@ -321,7 +331,7 @@ export class SheetFiller {
       const w = this.w[one]!;
       const h = this.h[one]!;
       if (w <= width && h <= height && this.suits(w, h, width, height)) {
-        let score = w * h - dread * this.lost(w, h, width, height);
+        let score = value[one]! - dread * this.lost(w, h, width, height);
         if (w === width || h === height) score *= 1.1;
         score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
         if (score > most) {
@@ -331,7 +341,7 @@ export class SheetFiller {
         }
       }
       if (rotate && h <= width && w <= height && w !== h && this.suits(h, w, width, height)) {
-        let score = w * h - dread * this.lost(h, w, width, height);
+        let score = value[one]! - dread * this.lost(h, w, width, height);
         if (h === width || w === height) score *= 1.1;
         score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
         if (score > most) {
@@ -355,7 +365,7 @@ export class SheetFiller {
         const score =
           fond *
           (1 + noise * whims[(whim += 1) % WHIMS]!) *
-          (area - dread * (w * h - area) - dread * this.lost(w, h, width, height));
+          (this.pairValue[at]! - dread * (w * h - area) - dread * this.lost(w, h, width, height));
         if (score > most) {
           most = score;
           pair = at;
@@ -364,7 +374,7 @@ export class SheetFiller {
       if (pair >= 0) return this.around(this.both(pair), this.pairW[pair]!, this.pairH[pair]!, width, height);
     }
     const one = size[chosen]!;
-    this.held += this.area[one]!;
+    this.held += this.value[one]!;
     const node = this.leaf(chosen, turned);
     return turned
       ? this.around(node, this.h[one]!, this.w[one]!, width, height)
@@ -376,7 +386,7 @@ export class SheetFiller {
     const { size } = this;
     const how = this.pairHow[pair]!;
     const [one, other] = [this.pairOne[pair]!, this.pairOther[pair]!];
-    this.held += this.pairArea[pair]!;
+    this.held += this.pairValue[pair]!;
     const side = (place: number, turned: boolean, across: boolean) =>
       turned === across ? this.h[size[place]!]! : this.w[size[place]!]!;
     const [i, j] = [(how & 1) !== 0, (how & 2) !== 0];

@@ -3,6 +3,7 @@ import type { Solver } from '../linear';
 import { Session } from '../session';
 import { SheetBound, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
+import { SheetMaster } from './master';
 import { SheetSearch } from './search';
 import type { SheetResult, SheetTask } from './task';
 
@@ -10,6 +11,7 @@ const STEPS = 6;
 const COMBINE_TURNS = 150;
 /** Turns of the search before anything is proven. */
 const EAGER = 20;
+const MASTER_TURNS = 40;
 const BOUND_SHARE = 0.35;
 const TRY_MS = 0.005;
 const COMBINE_MS = 2;
@@ -24,11 +26,14 @@ export class SheetSession extends Session<SheetResult> {
   private boundMs = 0;
   private exactMs = 0;
   private combineMs = 0;
+  private masterMs = 0;
+  private master: SheetMaster | undefined;
+  private mixed: SheetResult | undefined;
 
   constructor(
     readonly task: SheetTask,
     private readonly solver: Solver | undefined,
-    seed = task.seed,
+    private readonly seed = task.seed,
   ) {
     super();
     this.search = new SheetSearch(task, seed);
@@ -46,6 +51,7 @@ export class SheetSession extends Session<SheetResult> {
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && this.exactMs < searchMs && this.proveExactly(stop)) return;
+    if (this.turns > MASTER_TURNS && this.masterMs < searchMs && this.mix(seconds, stop)) return;
     const due = this.boundMs < BOUND_SHARE * searchMs;
     if (due && !this.bounding.over && this.bounding.nextMs * 3 < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
@@ -60,6 +66,24 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** A step of choosing among all ways known, where the parts are too many to be exact. True when there was one. */
+  private mix(seconds: number, stop: () => boolean): boolean {
+    const { task, made, solver } = this;
+    const few = made.length <= MOST_EXACT_PARTS && !(this.exact?.over && !this.exact.done);
+    if (few || !solver || made.length === 0) return false;
+    this.master ??= new SheetMaster(task, solver, made, this.seed);
+    if (this.master.over) return false;
+    // A plan found otherwise brings ways along.
+    if (this.mixed !== this.best) {
+      this.mixed = this.best;
+      for (const sheet of this.best.sheets) this.master.join(sheet);
+    }
+    this.masterMs += this.master.stepMs;
+    const found = this.master.step(this.best, seconds, stop);
+    if (found) this.offer(found);
+    return true;
   }
 
   /** A step of the exact way, where the parts are few. True when there was one. */
@@ -81,5 +105,6 @@ export class SheetSession extends Session<SheetResult> {
   dispose(): void {
     this.bounding?.dispose();
     this.exact?.dispose();
+    this.master?.dispose();
   }
 }
