@@ -17,14 +17,14 @@ const say = (message: FromThread) => port.postMessage(message);
 const pause = () => new Promise((resolve) => setImmediate(resolve));
 const engines = new Map<number, Engine>();
 
-async function run({ id, jobs, seed, budgetMs, turns, stopped }: Start, solver: Solver): Promise<void> {
+async function run({ id, jobs, seed, part, budgetMs, turns, stopped }: Start, solver: Solver): Promise<void> {
   const from = performance.now();
   const flag = new Int32Array(stopped);
   const gone = () => performance.now() - from;
   const halted = () => Atomics.load(flag, 0) !== 0;
   const stop = turns === null ? () => halted() || gone() >= budgetMs : halted;
   const most = turns === null ? Infinity : turns * jobs.length;
-  const engine = new Engine(jobs, solver, seed);
+  const engine = new Engine(jobs, solver, seed, part);
   engines.set(id, engine);
   say({ kind: 'news', id, news: engine.news() });
   let told = performance.now();

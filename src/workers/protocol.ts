@@ -1,5 +1,5 @@
 /** What the server and a cutting thread say to each other. A thread may have several works at once, each with its number. */
-import type { Job, News } from '@/core/cutting/engine';
+import type { Job, News, Part } from '@/core/cutting/engine';
 
 export interface Start {
   readonly kind: 'start';
@@ -7,6 +7,7 @@ export interface Start {
   readonly jobs: readonly { readonly index: number; readonly job: Job }[];
   /** Added to each job's seed, so that two threads on one job go different ways. */
   readonly seed: number;
+  readonly part: Part;
   readonly budgetMs: number;
   /** Instead of the time: so many turns for each job, for the same plan every time. */
   readonly turns: number | null;

@@ -4,12 +4,13 @@
  */
 import type { Solver } from './linear';
 import { type SheetsPlan, type SheetsRequest, type SticksPlan, type SticksRequest, judged } from './request';
-import type { Session } from './session';
+import type { Part, Session } from './session';
 import { SheetSession } from './sheets/session';
 import { type SheetResult, type SheetTask, plannedSheet, sheetTasks } from './sheets/task';
 import { StickSession } from './sticks/session';
 import { type StickResult, type StickTask, pairedUp, plannedBar, stickTasks } from './sticks/task';
 
+export type { Part };
 export type Result = StickResult | SheetResult;
 export type Job =
   { readonly kind: 'sticks'; readonly task: StickTask } | { readonly kind: 'sheets'; readonly task: SheetTask };
@@ -31,10 +32,10 @@ export const jobsOfSheets = (request: SheetsRequest): Job[] =>
 export const sizeOf = ({ kind, task }: Job): number =>
   kind === 'sticks' ? task.legs.length ** 1.5 : 3 * task.parts.length ** 1.5;
 
-const sessionOf = (job: Job, solver: Solver | undefined, seed: number): Session<Result> =>
+const sessionOf = (job: Job, solver: Solver | undefined, seed: number, part: Part): Session<Result> =>
   (job.kind === 'sticks'
     ? new StickSession(job.task, solver, job.task.seed + seed)
-    : new SheetSession(job.task, solver, job.task.seed + seed)) as Session<Result>;
+    : new SheetSession(job.task, solver, part, job.task.seed + seed)) as Session<Result>;
 
 interface Running {
   readonly index: number;
@@ -48,10 +49,15 @@ interface Running {
 export class Engine {
   private running: Running[];
 
-  constructor(jobs: readonly { readonly index: number; readonly job: Job }[], solver: Solver | undefined, seed = 0) {
+  constructor(
+    jobs: readonly { readonly index: number; readonly job: Job }[],
+    solver: Solver | undefined,
+    seed = 0,
+    part: Part = 'whole',
+  ) {
     this.running = jobs.map(({ index, job }) => ({
       index,
-      session: sessionOf(job, solver, seed),
+      session: sessionOf(job, solver, seed, part),
       spent: 0.01,
       told: -1,
       turns: 0,

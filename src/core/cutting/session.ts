@@ -5,6 +5,9 @@ interface Search<Result> {
   offer(result: Result): boolean;
 }
 
+/** What a session is to do: all of it, or, where another works on the same, mostly the plan or mostly the bound. */
+export type Part = 'whole' | 'plan' | 'bound';
+
 /** A gap below this share of the cost is the rounding of floating point. */
 const NOTHING = 1e-7;
 

@@ -4,7 +4,7 @@
  * Stopping is heard within milliseconds; a thread that does not hear it, deep in a long solve, is ended and started anew.
  */
 import type { Worker } from 'node:worker_threads';
-import { type Job, type News, sizeOf } from '@/core/cutting/engine';
+import { type Job, type News, type Part, sizeOf } from '@/core/cutting/engine';
 import type { FromThread } from '@/workers/protocol';
 import { Thread, type ThreadDied } from './threads';
 
@@ -101,8 +101,9 @@ class Work {
     const lists = shares(jobs, counted ? 1 : threads.length);
     for (const [at, thread] of threads.entries()) {
       const list = lists[at] ?? [];
-      if (list.length > 0) this.begin(thread, list, 0);
-      else if (!counted) this.begin(thread, lists[0]!, at * 7919);
+      const alone = counted || jobs.length >= threads.length;
+      if (list.length > 0) this.begin(thread, list, 0, alone ? 'whole' : 'bound');
+      else if (!counted) this.begin(thread, lists[0]!, at * 7919, 'plan');
     }
     if (signal?.aborted) this.halt();
   }
@@ -114,12 +115,12 @@ class Work {
     return this.work.jobs.flatMap((_, index) => this.found.get(index) ?? []);
   }
 
-  private begin(thread: Thread, indexes: readonly number[], seed: number): void {
+  private begin(thread: Thread, indexes: readonly number[], seed: number, part: Part): void {
     const id = this.nextId();
     this.busy.set(thread, { id, indexes });
     thread.listen(id, {
       hear: (message) => this.hear(thread, message),
-      again: () => this.begin(thread, indexes, seed),
+      again: () => this.begin(thread, indexes, seed, part),
       died: (error) => this.fail(error),
     });
     const { jobs, turns = null } = this.work;
@@ -128,6 +129,7 @@ class Work {
       id,
       jobs: indexes.map((index) => ({ index, job: jobs[index]! })),
       seed,
+      part,
       budgetMs: Math.max(1, this.left()),
       turns,
       stopped: this.stopped,
@@ -166,7 +168,7 @@ class Work {
     const stopping = Atomics.load(new Int32Array(this.stopped), 0) !== 0;
     const counted = this.work.turns !== undefined && this.work.turns !== null;
     if (!stopping && !counted && open.length > 0 && this.left() > WORTHWHILE_MS)
-      this.begin(thread, open, this.nextId() * 7919);
+      this.begin(thread, open, this.nextId() * 7919, 'plan');
     else if (this.busy.size === 0) this.end(() => this.resolve(this.all()));
   }
 

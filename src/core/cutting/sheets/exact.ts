@@ -15,7 +15,7 @@ import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cut
 const MOST_RACKS = 6;
 const MOST_STATES = 200_000;
 export const MOST_EXACT_PARTS = MOST_BITS - 1;
-const LIMITS = { sets: 60_000, work: 5_000_000 };
+const LIMITS = { sets: 60_000, work: 6_000_000, points: 11 };
 /** Points looked at in one step. */
 const GROW = 40_000;
 /** Sets that join the linear program at once. */
@@ -28,6 +28,8 @@ interface Way {
   /** One bit where the source is a piece of the rack. */
   readonly rack: number;
   readonly least: number;
+  /** What it costs above the prices of its parts. */
+  over: number;
   /** What the best tree known costs, once it has been looked at. */
   cost?: number;
 }
@@ -177,8 +179,8 @@ export class SheetExact {
         const room = toSquareMm((w - task.kerf) * (h - task.kerf));
         const least = keeps ? open - rate * Math.max(0, room - area) : open;
         const rack = most === 1 ? 1 << racks.indexOf(source) : 0;
-        if (rack) this.ways.push({ set, source, rack, least });
-        else if (!bought || least < bought.least) bought = { set, source, rack, least };
+        if (rack) this.ways.push({ set, source, rack, least, over: 0 });
+        else if (!bought || least < bought.least) bought = { set, source, rack, least, over: 0 };
       }
       if (bought) this.ways.push(bought);
     }
@@ -234,10 +236,10 @@ export class SheetExact {
   /** Keeps the ways that a plan below `cost` may have. */
   private filter(cost: number): void {
     const room = cost - this.linear + ROUNDING;
-    const kept = this.ways.map((way) => ({ way, over: this.above(way) })).filter(({ over }) => over <= room);
-    kept.sort((a, b) => a.over - b.over);
+    for (const way of this.ways) way.over = this.above(way);
+    const kept = this.ways.filter(({ over }) => over <= room).sort((a, b) => a.over - b.over);
     this.byFirst = this.made.map(() => []);
-    for (const { way } of kept) this.byFirst[lowest(way.set)]!.push(way);
+    for (const way of kept) this.byFirst[lowest(way.set)]!.push(way);
     this.ways = [];
   }
   /** What the prices say of a remainder: it costs no less, whatever of the rack is left. */
@@ -275,9 +277,12 @@ export class SheetExact {
         cost = sum;
         chosen = way;
       };
-      for (const way of byFirst[lowest(set)]!)
+      for (const way of byFirst[lowest(set)]!) {
+        // They come by what they cost above their prices: from here on none can be better.
+        if (way.over + least >= cost) break;
         if ((way.set & ~set) === 0 && (way.rack & racks) === 0)
           consider(costOf(way), set & ~way.set, racks | way.rack, way);
+      }
       consider(task.unmadePenalty, set & (set - 1), racks, undefined);
       const found = cost < room;
       states.set(key, { cost, way: chosen, found });

@@ -1,6 +1,6 @@
 /** One material from the first plan on: search and bound in turns. */
 import type { Solver } from '../linear';
-import { Session } from '../session';
+import { type Part, Session } from '../session';
 import { SheetBound, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
 import { SheetMaster } from './master';
@@ -12,7 +12,7 @@ const COMBINE_TURNS = 150;
 /** Turns of the search before anything is proven. */
 const EAGER = 20;
 const MASTER_TURNS = 40;
-const BOUND_SHARE = 0.35;
+const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const TRY_MS = 0.005;
 const COMBINE_MS = 2;
 
@@ -33,6 +33,7 @@ export class SheetSession extends Session<SheetResult> {
   constructor(
     readonly task: SheetTask,
     private readonly solver: Solver | undefined,
+    private readonly part: Part = 'whole',
     private readonly seed = task.seed,
   ) {
     super();
@@ -52,7 +53,7 @@ export class SheetSession extends Session<SheetResult> {
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && this.exactMs < searchMs && this.proveExactly(stop)) return;
     if (this.turns > MASTER_TURNS && this.masterMs < searchMs && this.mix(seconds, stop)) return;
-    const due = this.boundMs < BOUND_SHARE * searchMs;
+    const due = this.boundMs < BOUND_SHARE[this.part] * searchMs;
     if (due && !this.bounding.over && this.bounding.nextMs * 3 < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
       this.bounding.step(this.search.best.sheets, this.cost, stop);

@@ -19,6 +19,8 @@ export interface SubsetLimits {
   readonly sets: number;
   /** Points of pieces looked at. */
   readonly work: number;
+  /** Pieces a set, on average: with more the work grows too fast. */
+  readonly points: number;
 }
 
 /** Pieces by rising width; `how` is the set that comes first, or its complement where it lies below the other. */
@@ -138,7 +140,9 @@ export class Subsets {
       this.at += 1;
       // Each larger set comes from the one without its highest part.
       for (let bit = 32 - Math.clz32(set); bit < bits; bit += 1) this.join(set | (1 << bit));
-      this.tooMany = this.sets.length > this.limits.sets || this.work > this.limits.work;
+      const { sets, work, points } = this.limits;
+      const crowded = this.work > work / 4 && this.all.count > points * this.sets.length;
+      this.tooMany = this.sets.length > sets || this.work > work || crowded;
     }
   }
 

@@ -2,6 +2,7 @@
 import type { Solver } from '../linear';
 import { Session } from '../session';
 import { type Counting, batchBound, counting, stickCountBound } from './bound';
+import { StickExact } from './exact';
 import { type SourceKind, classesOf, kindsOf } from './patterns';
 import { StickProof } from './proof';
 import { StickSearch } from './search';
@@ -10,6 +11,8 @@ import type { StickResult, StickTask } from './task';
 /** Classes of legs up to which the linear program comes before the search; above, the search goes first. */
 const FEW_CLASSES = 60;
 const STEPS = 24;
+/** Turns of the search before anything is proven. */
+const EAGER = 3;
 /** How long the bound by batches may take, the first time and again. */
 const BATCH_SECONDS = [0.04, 0.2, 1];
 /** Where turns are counted only nodes end a solve: time would make the plan another one on another day. */
@@ -18,6 +21,7 @@ const FOR_EVER = 3600;
 export class StickSession extends Session<StickResult> {
   protected readonly search: StickSearch;
   private proof: StickProof | undefined;
+  private exact: StickExact | undefined;
   private few = true;
   private counting: Counting | undefined;
   private kinds: SourceKind[] = [];
@@ -45,6 +49,7 @@ export class StickSession extends Session<StickResult> {
     this.few = this.classes(made).length <= FEW_CLASSES;
     const found = counting(task, this.kinds, made);
     this.raise(stickCountBound(found));
+    if (found.all) this.exact = new StickExact(this.task, made);
     return found;
   }
 
@@ -66,6 +71,10 @@ export class StickSession extends Session<StickResult> {
       this.counting = this.count();
       return;
     }
+    if (this.turns > EAGER && this.exact && !this.exact.over) {
+      if (this.exact.step(this.cost - this.counting.never + 1)) this.conclude(this.exact, this.counting.never);
+      return;
+    }
     if (
       this.solver &&
       this.turns % 3 === 0 &&
@@ -75,6 +84,13 @@ export class StickSession extends Session<StickResult> {
       return;
     this.search.cool(share);
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** The exact way has come to its end. */
+  private conclude(exact: StickExact, never: number): void {
+    const plan = exact.plan();
+    if (plan) this.offer(plan);
+    this.raise(exact.value! + never);
   }
 
   /** A turn of the proof; false when there is nothing to prove now. */
