@@ -30,6 +30,8 @@ const SMOOTH = 0.6;
 const MORE_WAYS = 1;
 const LOWER = 0.85;
 const SMALL = 1.5e6;
+/** How fast a table is filled, about. */
+const STEPS_A_MS = 5e5;
 
 const partArea = (task: SheetTask, { w, h }: { w: number; h: number }) => toSquareMm((w - task.kerf) * (h - task.kerf));
 
@@ -65,7 +67,7 @@ export class SheetBound {
   private smooth = SMOOTH;
   /** Ways found by pricing, to go on with on the next grid. */
   private ways: { kind: number; cuts: TableCuts }[] = [];
-  /** What filling the next table takes, about, in milliseconds. */
+  /** What the next step takes, about, in milliseconds. */
   nextMs = 0;
   over = false;
   bound: number;
@@ -127,7 +129,8 @@ export class SheetBound {
       this.finer();
       return;
     }
-    this.nextMs = this.table.work / 1.2e6;
+    const fills = this.table.work < SMALL ? 1 + MORE_WAYS : 1;
+    this.nextMs = 0.5 + 0.03 * this.classes.length + (fills * this.table.work) / STEPS_A_MS;
     this.program?.dispose();
     this.program = undefined;
     this.steps = 0;

@@ -119,7 +119,7 @@ export class SheetExact {
   }
   /** What the next step takes, about, in milliseconds. */
   get nextMs(): number {
-    return this.phase === 'sets' ? 3 : 1.5;
+    return this.phase === 'sets' ? 3 : this.phase === 'prices' ? 2 : 30;
   }
   dispose(): void {
     this.phase = 'over';

@@ -73,6 +73,10 @@ export class SheetFiller {
 
   /** Not every strip can be broken off. */
   private readonly brittle: boolean;
+  /** The area of the largest sheet. */
+  private readonly largest: number;
+  /** Fillings made, as a measure of work. */
+  tries = 0;
   private now: Nodes;
   private best: Nodes;
   private held = 0;
@@ -118,6 +122,7 @@ export class SheetFiller {
       new Float64Array(pairs),
     ];
     this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
+    this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
     this.brittle = task.minBreak > 0;
     this.now = new Nodes(4 * task.parts.length + 8);
     this.best = new Nodes(4 * task.parts.length + 8);
@@ -217,7 +222,10 @@ export class SheetFiller {
     let bestRate = Infinity;
     for (const source of sources) {
       const { w, h, open, rate } = task.sources[source]!;
-      for (let at = 0; at < tries; at += 1) {
+      // A small piece can be filled in few ways.
+      const most = Math.min(tries, Math.ceil((1.5 * tries * w * h) / this.largest));
+      this.tries += most;
+      for (let at = 0; at < most; at += 1) {
         let [leastW, leastH] = [Infinity, Infinity];
         this.noise = at === 0 ? 0.02 : 0.5 * random.next() ** 2;
         for (let place = 0; place < sizes; place += 1) {

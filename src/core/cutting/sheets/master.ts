@@ -85,7 +85,7 @@ export class SheetMaster {
   }
   /** What a step takes, about, in milliseconds. */
   get stepMs(): number {
-    return 1.5 + 0.03 * this.parts.length;
+    return 4 + 0.04 * this.parts.length;
   }
   dispose(): void {
     if (!this.over) this.program.dispose();

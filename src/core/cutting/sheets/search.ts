@@ -23,8 +23,6 @@ export class SheetSearch {
   private sheets: CutSheet[] = [];
   private unmade: number[] = [];
   private heat = 0;
-  /** Fillings made, as a measure of work. */
-  tries = 0;
   /** The least that a part costs for its area (in grains), whatever it is cut from; and what a new sheet costs beside. */
   private readonly least: number;
   private readonly sheet: { readonly area: number; readonly base: number };
@@ -71,6 +69,10 @@ export class SheetSearch {
     this.best = result;
     this.take(result);
     return true;
+  }
+  /** Fillings made, as a measure of work. */
+  get tries(): number {
+    return this.filler.tries;
   }
   cool(share: number): void {
     this.heat = 0.012 * (this.best.cost / Math.max(1, this.best.sheets.length)) * Math.max(0, 1 - share) ** 2;
@@ -212,9 +214,7 @@ export class SheetSearch {
     for (let idle = 0; filler.load > 0 && idle < 3;) {
       if (most !== undefined && worth + this.leastFor(filler.load) > most) break;
       const leaving = most !== undefined && random.next() < 0.4;
-      const tried = this.tried();
-      this.tries += tries * tried.length;
-      const next = filler.fill(tried, tries, leaving);
+      const next = filler.fill(this.tried(), tries, leaving);
       if (!next) {
         if (!leaving) break;
         idle += 1;

@@ -13,7 +13,7 @@ const COMBINE_TURNS = 150;
 const EAGER = 20;
 const MASTER_TURNS = 40;
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
-const TRY_MS = 0.005;
+const TRY_MS = 0.01;
 const COMBINE_MS = 2;
 
 export class SheetSession extends Session<SheetResult> {
@@ -53,7 +53,9 @@ export class SheetSession extends Session<SheetResult> {
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && this.exactMs < searchMs && this.proveExactly(stop)) return;
     if (this.turns > MASTER_TURNS && this.masterMs < searchMs && this.mix(seconds, stop)) return;
-    const due = this.boundMs < BOUND_SHARE[this.part] * searchMs;
+    // Sets of few parts prove more than the grids do.
+    const share_ = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? 0.4 : 1);
+    const due = this.boundMs < share_ * searchMs;
     if (due && !this.bounding.over && this.bounding.nextMs * 3 < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
       this.bounding.step(this.search.best.sheets, this.cost, stop);
