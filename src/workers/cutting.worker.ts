@@ -3,15 +3,14 @@ import fs from 'node:fs';
 import os from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import loadHighs from 'highs';
-import { Engine, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
+import { Engine } from '@/core/cutting/engine';
 import type { Solver } from '@/core/cutting/linear';
-import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
 import type { FromThread, Start, ToThread } from './protocol';
+import { warming } from './warm';
 
 const SLICE_MS = 8;
 const SOON_MS = 20;
 const NEWS_MS = 80;
-const WARM_MS = 150;
 const port = parentPort!;
 const say = (message: FromThread) => port.postMessage(message);
 const pause = () => new Promise((resolve) => setImmediate(resolve));
@@ -53,33 +52,12 @@ async function run({ id, jobs, seed, part, budgetMs, turns, stopped }: Start, so
   say({ kind: 'over', id });
 }
 
-/** The first plan anybody asks for must not wait for the compiler: the engine runs once on a made-up request. */
-function warm(solver: Solver): void {
-  const sticks = sticksSchema.parse({
-    profiles: [
-      { id: 'a', stock: [{ id: 's', length: 3000, batch: 'x' }], rack: [{ id: 'r', length: 900, batch: 'y' }] },
-      { id: 'b', stock: [{ id: 's', length: 2400 }] },
-    ],
-    frames: Array.from({ length: 24 }, (_, at) => ({
-      id: `${at}`,
-      profile: at % 3 === 0 ? 'a' : 'b',
-      legs: [310, 310, 470, 470].map((length, leg) => ({ id: `${at}-${leg}`, length: length + 17 * at })),
-    })),
-  });
-  const sheets = sheetsSchema.parse({
-    materials: [{ id: 'm', stock: [{ id: 's', w: 815, h: 1020 }] }],
-    parts: Array.from({ length: 30 }, (_, at) => ({ id: `${at}`, material: 'm', w: 180 + 11 * at, h: 230 + 7 * at })),
-  });
-  for (const jobs of [jobsOfSticks(sticks), jobsOfSheets(sheets)]) {
-    const from = performance.now();
-    const gone = () => performance.now() - from;
-    const engine = new Engine(
-      jobs.map((job, index) => ({ index, job })),
-      solver,
-    );
-    while (!engine.done && gone() < WARM_MS)
-      engine.turn(gone() / WARM_MS, (WARM_MS - gone()) / 1000, () => gone() > WARM_MS)?.(1);
-    engine.dispose();
+/** Gets warm while nobody asks for anything. */
+async function warm(solver: Solver): Promise<void> {
+  for (const piece of warming(solver)) {
+    do await pause();
+    while (engines.size > 0);
+    void piece;
   }
 }
 
@@ -96,10 +74,10 @@ function stepBack(): void {
 
 stepBack();
 void loadHighs().then((solver) => {
-  warm(solver);
   port.on('message', (message: ToThread) => {
     if (message.kind === 'start') void run(message, solver);
     else engines.get(message.id)?.offer(message.news);
   });
   say({ kind: 'ready' });
+  void warm(solver);
 });

@@ -36,7 +36,7 @@ export interface Counting {
   readonly load: number;
   /** The least that leaving a frame out costs for what it takes. */
   readonly skip: number;
-  /** Some best plan makes every frame: each could be cut from new sticks of its own for less than its penalty. */
+  /** See `allMade`. */
   readonly all: boolean;
 }
 
@@ -47,6 +47,10 @@ function aloneCost({ legs, frames }: StickTask, kinds: readonly SourceKind[], fr
   const fits = stock.filter(({ source }) => source.stretches.some(({ room }) => room >= longest));
   return frames[frame]!.legs.length * Math.min(...fits.map(({ source }) => source.open), Infinity);
 }
+
+/** Whether some best plan makes every frame: each could be cut from new sticks of its own for less than its penalty. */
+export const allMade = (task: StickTask, kinds: readonly SourceKind[], made: readonly number[]): boolean =>
+  made.every((frame) => aloneCost(task, kinds, frame) <= task.unmadePenalty);
 
 /** `made` are the frames that can be made at all. */
 export function counting(task: StickTask, kinds: readonly SourceKind[], made: readonly number[]): Counting {
@@ -60,7 +64,7 @@ export function counting(task: StickTask, kinds: readonly SourceKind[], made: re
     never: (task.frames.length - made.length) * task.unmadePenalty,
     load: takes.reduce((sum, take) => sum + take, 0),
     skip: Math.min(...sums.map((take) => task.unmadePenalty / take)),
-    all: made.every((frame) => aloneCost(task, kinds, frame) <= task.unmadePenalty),
+    all: allMade(task, kinds, made),
   };
 }
 

@@ -8,6 +8,7 @@
 import { type Bar, type StickResult, type StickSource, type StickTask, barOf } from './task';
 
 const MOST_STATES = 60_000;
+const QUICK_STATES = 1000;
 const MOST_BITS = 30;
 const MOST_PATTERNS = 4000;
 /** Looks in all; one step makes about so many. */
@@ -40,10 +41,14 @@ export class StickExact {
   private readonly stages: Stage[] = [];
   private readonly strides: number[] = [];
   private readonly shifts: number[] = [];
-  private readonly frameOf: number[] = [];
+  /** For each frame the bits of its counts, and what they are before a leg is made. */
+  private readonly frames = new Map<number, { counts: number; all: number }>();
   private readonly cost: Float64Array = new Float64Array(0);
   /** For each state the counts that are still to be made, a spare bit set above each. */
   private readonly open: Int32Array = new Int32Array(0);
+  /** What the open legs take, and the least that any pattern costs for what its legs take. */
+  private readonly rest: Float64Array = new Float64Array(0);
+  private dense = Infinity;
   private spare = 0;
   private stage = 0;
   private at = -1;
@@ -71,10 +76,9 @@ export class StickExact {
     const classes = [...found.values()].sort((a, b) => b.take - a.take);
     let states = 1;
     let bits = 0;
-    for (const { legs, frame } of classes) {
+    for (const { legs } of classes) {
       this.strides.push(states);
       this.shifts.push(bits);
-      this.frameOf.push(frame);
       states *= legs.length + 1;
       bits += 33 - Math.clz32(legs.length);
       if (states > MOST_STATES || bits > MOST_BITS) return;
@@ -84,19 +88,25 @@ export class StickExact {
     this.over = false;
     this.cost = new Float64Array(states).fill(Infinity);
     this.cost[0] = 0;
+    // One class after the other: with each leg made the state is a stride further, and one leg less is open.
     this.open = new Int32Array(states);
-    for (let state = 0; state < states; state += 1) {
-      let packed = this.spare;
-      for (const [index, { legs }] of classes.entries())
-        packed += (legs.length - this.countOf(state, index)) << this.shifts[index]!;
-      this.open[state] = packed;
+    this.rest = new Float64Array(states);
+    this.open[0] = this.spare + classes.reduce((sum, { legs }, at) => sum + (legs.length << this.shifts[at]!), 0);
+    this.rest[0] = classes.reduce((sum, { legs, take }) => sum + legs.length * take, 0);
+    for (const [at, { legs, take }] of classes.entries())
+      for (let state = this.strides[at]!; state < this.strides[at]! * (legs.length + 1); state += 1) {
+        this.open[state] = this.open[state - this.strides[at]!]! - (1 << this.shifts[at]!);
+        this.rest[state] = this.rest[state - this.strides[at]!]! - take;
+      }
+    for (const [at, { legs, frame }] of classes.entries()) {
+      if (!byBatch) break;
+      const one = this.frames.get(frame) ?? { counts: 0, all: 0 };
+      one.counts |= ((1 << (32 - Math.clz32(legs.length))) - 1) << this.shifts[at]!;
+      one.all |= legs.length << this.shifts[at]!;
+      this.frames.set(frame, one);
     }
     if (!this.prepare(byBatch)) this.over = true;
   }
-  private countOf(state: number, index: number): number {
-    return Math.floor(state / this.strides[index]!) % (this.classes[index]!.legs.length + 1);
-  }
-
   /** The sources in their order, each with its patterns. False when it would be too much. */
   private prepare(byBatch: boolean): boolean {
     const { task } = this;
@@ -139,6 +149,7 @@ export class StickExact {
         const more = states + this.strides[one]!;
         const with_ = packed + (1 << this.shifts[one]!);
         const { cost } = barOf(task, index, this.legsOf(groups));
+        this.dense = Math.min(this.dense, cost / (this.rest[0]! - this.rest[more]!));
         const known = found.get(more);
         if (!known || cost < known.cost)
           found.set(more, { groups: groups.map((group) => [...group]), cost, states: more, packed: with_ });
@@ -156,9 +167,14 @@ export class StickExact {
     return groups.map((group) => group.map((one) => this.classes[one]!.legs[0]!));
   }
 
+  /** So few ways that it is done at once. */
+  get quick(): boolean {
+    return !this.over && this.cost.length <= QUICK_STATES;
+  }
+
   /** A piece of the work. Nothing costs more than `most`, the best plan known. True when it is done. */
   step(most: number): boolean {
-    const { cost, open, spare } = this;
+    const { cost, open, rest, dense, spare } = this;
     const last = cost.length - 1;
     for (let looks = 0; looks < STEP_LOOKS && !this.over;) {
       const stage = this.stages[this.stage];
@@ -177,7 +193,7 @@ export class StickExact {
         const state = endless ? this.at : last - this.at;
         const spent = cost[state]!;
         looks += 1;
-        if (spent >= most) continue;
+        if (spent + rest[state]! * dense >= most) continue;
         const room = open[state]!;
         looks += patterns.length;
         for (let one = 0; one < patterns.length; one += 1) {
@@ -199,17 +215,14 @@ export class StickExact {
   }
   /** Each frame that is begun and not made pays for its second batch. */
   private endBatch(): void {
-    const { cost, classes, frameOf, task } = this;
+    const { cost, open, task } = this;
+    const frames = [...this.frames.values()];
     for (let state = 0; state < cost.length; state += 1) {
       if (cost[state] === Infinity) continue;
-      const begun = new Set<number>();
-      const open = new Set<number>();
-      for (const [index, { legs }] of classes.entries()) {
-        const count = this.countOf(state, index);
-        if (count > 0) begun.add(frameOf[index]!);
-        if (count < legs.length) open.add(frameOf[index]!);
+      for (const { counts, all } of frames) {
+        const left = open[state]! & counts;
+        if (left !== 0 && left !== all) cost[state]! += task.batchPenalty;
       }
-      for (const frame of begun) if (open.has(frame)) cost[state]! += task.batchPenalty;
     }
   }
 

@@ -15,6 +15,8 @@ import { type StickResult, type StickTask, barOf } from './task';
 
 const PRICING_EFFORT = 400_000;
 const MOST_PATTERNS = 12_000;
+/** The solver cannot be stopped while it looks a program over: with less time there must be fewer patterns. */
+const PATTERNS_A_SECOND = 6000;
 
 export interface ProofLimits {
   readonly stop: () => boolean;
@@ -148,14 +150,14 @@ export class StickProof {
     this.phase = 'whole';
   }
 
-  private listed(room: number, stop: () => boolean): Pattern[] | undefined {
+  private listed(room: number, most: number, stop: () => boolean): Pattern[] | undefined {
     const all: Pattern[] = [];
     for (const [index] of this.kinds.entries()) {
       const fee = this.rackPrices.get(index) ?? 0;
-      const found = this.patterns.list(index, this.prices, fee - room, MOST_PATTERNS, PRICING_EFFORT, stop);
+      const found = this.patterns.list(index, this.prices, fee - room, most, PRICING_EFFORT, stop);
       if (!found) return undefined;
       all.push(...found);
-      if (all.length > MOST_PATTERNS) return undefined;
+      if (all.length > most) return undefined;
     }
     return all;
   }
@@ -164,7 +166,8 @@ export class StickProof {
     const { task } = this;
     const never = (task.frames.length - this.made.length) * task.unmadePenalty;
     const cutoff = best.cost - never;
-    const all = this.listed(cutoff - this.linear + 1e-6 * cutoff, limits.stop);
+    const most = Math.min(MOST_PATTERNS, PATTERNS_A_SECOND * limits.seconds);
+    const all = this.listed(cutoff - this.linear + 1e-6 * cutoff, most, limits.stop);
     const patterns = all ?? this.known;
     const { program, read } = this.integer(patterns);
     const answer = minimise(this.solver, program, { ...limits, cutoff: cutoff - 1e-6 });

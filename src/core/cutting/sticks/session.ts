@@ -1,7 +1,7 @@
 /** One moulding from the first plan to the proven one: search and proof in turns. */
 import type { Solver } from '../linear';
 import { Session } from '../session';
-import { type Counting, batchBound, counting, stickCountBound } from './bound';
+import { type Counting, allMade, batchBound, counting, stickCountBound } from './bound';
 import { StickExact } from './exact';
 import { type SourceKind, classesOf, kindsOf } from './patterns';
 import { StickProof } from './proof';
@@ -12,7 +12,7 @@ import type { StickResult, StickTask } from './task';
 const FEW_CLASSES = 60;
 const STEPS = 24;
 /** Turns of the search before anything is proven. */
-const EAGER = 3;
+const EAGER = 2;
 /** How long the bound by batches may take, the first time and again. */
 const BATCH_SECONDS = [0.04, 0.2, 1];
 /** Where turns are counted only nodes end a solve: time would make the plan another one on another day. */
@@ -22,6 +22,7 @@ export class StickSession extends Session<StickResult> {
   protected readonly search: StickSearch;
   private proof: StickProof | undefined;
   private exact: StickExact | undefined;
+  private made: readonly number[] | undefined;
   private few = true;
   private counting: Counting | undefined;
   private kinds: SourceKind[] = [];
@@ -38,18 +39,21 @@ export class StickSession extends Session<StickResult> {
     this.search = new StickSearch(task, seed);
   }
 
-  /** The bound by counting, once the first plan is out. */
-  private count(): Counting {
+  /** What can be made, once the first plan is out. */
+  private begin(): readonly number[] {
     const task = this.judged;
     const most = Math.max(0, ...task.sources.flatMap(({ stretches }) => stretches.map(({ room }) => room)));
     const made = task.frames
       .map((_, frame) => frame)
       .filter((frame) => task.frames[frame]!.legs.every((leg) => task.legs[leg]!.take <= most));
     this.kinds = kindsOf(task);
+    if (allMade(task, this.kinds, made)) this.exact = new StickExact(this.task, made);
+    return made;
+  }
+  private count(made: readonly number[]): Counting {
     this.few = this.classes(made).length <= FEW_CLASSES;
-    const found = counting(task, this.kinds, made);
+    const found = counting(this.judged, this.kinds, made);
     this.raise(stickCountBound(found));
-    if (found.all) this.exact = new StickExact(this.task, made);
     return found;
   }
 
@@ -67,14 +71,19 @@ export class StickSession extends Session<StickResult> {
   step(share: number, seconds: number, stop: () => boolean): void {
     if (this.optimal) return;
     this.turns += 1;
-    if (!this.counting) {
-      this.counting = this.count();
+    this.made ??= this.begin();
+    const { exact, made } = this;
+    // Where there are few ways, all of them are tried at once; otherwise a bound by counting comes first.
+    if (!exact?.quick && !this.counting) {
+      this.counting = this.count(made);
       return;
     }
-    if (this.turns > EAGER && this.exact && !this.exact.over) {
-      if (this.exact.step(this.cost - this.counting.never + 1)) this.conclude(this.exact, this.counting.never);
+    if (exact && !exact.over && (exact.quick || this.turns > EAGER)) {
+      const never = (this.task.frames.length - made.length) * this.task.unmadePenalty;
+      if (exact.step(this.cost - never + 1)) this.conclude(exact, never);
       return;
     }
+    this.counting ??= this.count(made);
     if (
       this.solver &&
       this.turns % 3 === 0 &&
@@ -88,9 +97,10 @@ export class StickSession extends Session<StickResult> {
 
   /** The exact way has come to its end. */
   private conclude(exact: StickExact, never: number): void {
+    if (exact.value === undefined) return;
     const plan = exact.plan();
     if (plan) this.offer(plan);
-    this.raise(exact.value! + never);
+    this.raise(exact.value + never);
   }
 
   /** A turn of the proof; false when there is nothing to prove now. */
