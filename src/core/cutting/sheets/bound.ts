@@ -26,10 +26,12 @@ const STEPS_A_GRID = 800;
 const CLOSE = 0.0004;
 /** How much of the prices that proved most so far goes into the next ones. */
 const SMOOTH = 0.6;
-/** Beside the best way of cutting others are looked for with lower prices for its parts, where a table is small. */
-const MORE_WAYS = 1;
+/** Beside the best way of cutting others are looked for with lower prices for its parts, the more the smaller a table. */
+const MORE_WAYS = [
+  { below: 2e5, ways: 3 },
+  { below: 1.5e6, ways: 1 },
+];
 const LOWER = 0.85;
-const SMALL = 1.5e6;
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
 
@@ -129,8 +131,7 @@ export class SheetBound {
       this.finer();
       return;
     }
-    const fills = this.table.work < SMALL ? 1 + MORE_WAYS : 1;
-    this.nextMs = 0.5 + 0.03 * this.classes.length + (fills * this.table.work) / STEPS_A_MS;
+    this.nextMs = 0.5 + 0.03 * this.classes.length + ((1 + this.moreWays) * this.table.work) / STEPS_A_MS;
     this.program?.dispose();
     this.program = undefined;
     this.steps = 0;
@@ -265,7 +266,7 @@ export class SheetBound {
   private gift = 0;
 
   private price(cost: number, stop: () => boolean): void {
-    const { program, table, classes, kinds } = this;
+    const { program, table, kinds } = this;
     const solved = program!.solve(stop);
     if (!solved) return this.dispose();
     const { duals, value } = solved;
@@ -284,24 +285,22 @@ export class SheetBound {
     }
     // A way joins when it is worth more than it costs at the program's own prices.
     this.useDuals(duals);
-    let joined = this.joinLacking();
-    const used = this.prices;
-    for (let more = 0; joined && more < MORE_WAYS && table!.work < SMALL; more += 1) {
-      const lower = new Set(
-        kinds.flatMap(({ source }) => [...heldBy(table!.cutsOf(source.w, source.h)).counts.keys()]),
-      );
-      const other = (more === 0 ? used : this.lowered).map((price, index) =>
-        lower.has(index) ? price * LOWER : price,
-      );
-      this.lowered = other;
-      if (!table!.fill(other, stop)) return this.dispose();
-      joined = this.joinLacking();
-    }
-    if (joined) this.smooth = SMOOTH;
+    let lacked = this.joinLacking();
+    if (lacked) this.smooth = SMOOTH;
     else if (smooth > 0 && centre) this.smooth = smooth > 0.3 ? smooth / 2 : 0;
-    else if (this.steps > 1 || classes.length > 0) this.finer();
+    else return this.finer();
+    let lowered = this.prices;
+    for (let more = 0; lacked && more < this.moreWays; more += 1) {
+      const held = new Set(kinds.flatMap(({ source }) => [...heldBy(table!.cutsOf(source.w, source.h)).counts.keys()]));
+      lowered = lowered.map((price, index) => (held.has(index) ? price * LOWER : price));
+      if (!table!.fill(lowered, stop)) return this.dispose();
+      lacked = this.joinLacking();
+    }
   }
-  private lowered = new Float64Array(0);
+  private get moreWays(): number {
+    const { work } = this.table!;
+    return MORE_WAYS.find(({ below }) => work < below)?.ways ?? 0;
+  }
 
   /** For each kind the way in the table, if the program lacks it. */
   private joinLacking(): boolean {

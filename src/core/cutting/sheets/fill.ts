@@ -12,9 +12,9 @@ import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './ta
 
 const LEFT: Tree = { kind: 'left' };
 /** Two parts go together when at most this share of the piece round them is waste. */
-const PAIR_WASTE = 0.05;
+const PAIR_WASTE = 0.04;
 /** Sizes of the pool, the largest first, that are looked at in pairs. */
-const MOST_PAIRED = 40;
+const MOST_PAIRED = 30;
 /** How often a part is left for a later sheet although it is there. */
 const LEAVE = 0.15;
 const WHIMS = 1024;

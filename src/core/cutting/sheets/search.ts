@@ -9,7 +9,7 @@ import { SheetFiller } from './fill';
 import { type CutSheet, type SheetResult, type SheetTask } from './task';
 
 /** What one large rest is worth over the same in many, so that sheets empty out. */
-const TIDY = 0.06;
+const TIDY = 0.2;
 /** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
 const MOST_TRIED = 4;
 const MOST_TOGETHER = 24;
@@ -186,7 +186,7 @@ export class SheetSearch {
 
   private ruin(): number[] {
     const { random, sheets } = this;
-    const count = Math.min(sheets.length, 1 + random.below(random.next() < 0.25 ? 5 : 3));
+    const count = Math.min(sheets.length, 1 + random.below(random.next() < 0.25 ? 9 : 3));
     const out = new Set<number>();
     const poor = () => {
       let at = random.below(sheets.length);
