@@ -48,6 +48,7 @@ class Nodes {
 export class SheetFiller {
   /** Which size each part has. */
   readonly sizeOf: Int32Array;
+  readonly count: number;
   private readonly w: Float64Array;
   private readonly h: Float64Array;
   private readonly area: Float64Array;
@@ -102,6 +103,7 @@ export class SheetFiller {
       return one;
     });
     const count = found.size;
+    this.count = count;
     const real = (): Float64Array => new Float64Array(count);
     const whole = (): Int32Array => new Int32Array(count);
     [this.w, this.h, this.area] = [real(), real(), real()];

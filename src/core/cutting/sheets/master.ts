@@ -16,10 +16,13 @@ const TRIES = 6;
 /** So many times little is won, and little is missing. */
 const STALE = 4;
 const LITTLE = 0.0005;
-/** Up to so many sizes whole numbers are asked for at once, over so many ways. */
-const FEW_SIZES = 40;
+/** Up to so many sizes, and after some dives, whole numbers are asked for at once, over so many ways. */
+const FIRST_DIVES = 5;
+export const FEW_SIZES = 40;
 const MOST_WAYS = 600;
-const NODES = 3000;
+const NODES = 1000;
+/** Where turns are counted only nodes end it: time would make the plan another one on another day. */
+const FOR_EVER = 3600;
 /** Pricings after each way that a dive fixes. */
 const DEEPER = 2;
 /** A way used so much is as good as whole. */
@@ -51,6 +54,7 @@ export class SheetMaster {
   private readonly program: Growing;
   private stale = 0;
   private dive: Dive | undefined;
+  private dives = 0;
   private asked = false;
   /** What the linear program costs, of the parts that can be made. */
   linear = Infinity;
@@ -126,10 +130,11 @@ export class SheetMaster {
     this.stale = value < this.linear * (1 - LITTLE) ? 0 : this.stale + 1;
     this.linear = value;
     if (this.price(duals, this.made) && this.stale < STALE) return undefined;
-    if (!this.asked && this.parts.length <= FEW_SIZES) {
+    if (!this.asked && this.dives >= FIRST_DIVES && this.parts.length <= FEW_SIZES) {
       this.asked = true;
       return this.whole(best, duals, seconds, stop);
     }
+    this.dives += 1;
     this.dive = {
       ways: [],
       need: this.parts.map((list) => list.length),
@@ -243,7 +248,7 @@ export class SheetMaster {
     const answer = minimise(
       solver,
       { rows: this.rows(), columns },
-      { seconds: Math.min(3, 0.4 * seconds), nodes: NODES, cutoff: best.cost - never - 1e-3, stop },
+      { seconds: seconds === Infinity ? FOR_EVER : Math.min(3, 0.3 * seconds), nodes: NODES, cutoff: best.cost - never - 1e-3, stop },
     );
     return (
       answer.columns &&

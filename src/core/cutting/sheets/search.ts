@@ -74,6 +74,10 @@ export class SheetSearch {
   get tries(): number {
     return this.filler.tries;
   }
+  /** How many sizes the parts have. */
+  get sizes(): number {
+    return this.filler.count;
+  }
   cool(share: number): void {
     this.heat = 0.012 * (this.best.cost / Math.max(1, this.best.sheets.length)) * Math.max(0, 1 - share) ** 2;
   }

@@ -3,15 +3,17 @@ import type { Solver } from '../linear';
 import { type Part, Session } from '../session';
 import { SheetBound, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
-import { SheetMaster } from './master';
+import { FEW_SIZES, SheetMaster } from './master';
 import { SheetSearch } from './search';
 import type { SheetResult, SheetTask } from './task';
 
 const STEPS = 6;
 const COMBINE_TURNS = 150;
 /** Turns of the search before anything is proven. */
-const EAGER = 20;
+const EAGER = 10;
 const MASTER_TURNS = 40;
+/** What finds the best plan and proves it comes before the search for a good one. */
+const EXACT_SHARE = 3;
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const TRY_MS = 0.01;
 const COMBINE_MS = 2;
@@ -51,8 +53,9 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
-    if (this.turns > EAGER && this.exactMs < searchMs && this.proveExactly(stop)) return;
-    if (this.turns > MASTER_TURNS && this.masterMs < searchMs && this.mix(seconds, stop)) return;
+    if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(stop)) return;
+    const early = this.search.sizes <= FEW_SIZES ? EAGER : MASTER_TURNS;
+    if (this.turns > early && this.masterMs < searchMs && this.mix(seconds, stop)) return;
     // Sets of few parts prove more than the grids do.
     const share_ = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? 0.4 : 1);
     const due = this.boundMs < share_ * searchMs;
