@@ -258,7 +258,6 @@ export class SheetBound {
     const { source } = this.kinds[kind]!;
     const cuts = this.table!.cutsOf(source.w, source.h);
     const { counts, useful } = heldBy(cuts);
-    if (counts.size === 0) return;
     if (useful === 0) this.ways.push({ kind, cuts });
     this.join(kind, counts, source.open - useful);
   }

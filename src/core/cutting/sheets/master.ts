@@ -248,7 +248,12 @@ export class SheetMaster {
     const answer = minimise(
       solver,
       { rows: this.rows(), columns },
-      { seconds: seconds === Infinity ? FOR_EVER : Math.min(3, 0.3 * seconds), nodes: NODES, cutoff: best.cost - never - 1e-3, stop },
+      {
+        seconds: seconds === Infinity ? FOR_EVER : Math.min(3, 0.3 * seconds),
+        nodes: NODES,
+        cutoff: best.cost - never - 1e-3,
+        stop,
+      },
     );
     return (
       answer.columns &&

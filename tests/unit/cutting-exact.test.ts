@@ -1,0 +1,161 @@
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
+import type { Solver } from '@/core/cutting/linear';
+import { randomFrom } from '@/core/cutting/random';
+import { sheetsSchema } from '@/core/cutting/request';
+import { SheetBound } from '@/core/cutting/sheets/bound';
+import { checkSheets } from '@/core/cutting/sheets/check';
+import { SheetExact } from '@/core/cutting/sheets/exact';
+import { SheetMaster } from '@/core/cutting/sheets/master';
+import { cellsOf } from '@/core/cutting/sheets/scale';
+import { SheetSearch } from '@/core/cutting/sheets/search';
+import { Subsets } from '@/core/cutting/sheets/subsets';
+import { sheetTasks } from '@/core/cutting/sheets/task';
+import { checkSticks } from '@/core/cutting/sticks/check';
+import { StickExact } from '@/core/cutting/sticks/exact';
+import { StickSearch } from '@/core/cutting/sticks/search';
+import { stickTasks } from '@/core/cutting/sticks/task';
+import { bestSheets, bestSticks } from '../cutting/brute';
+import { bulkRectangles } from '../cutting/generate';
+import { tinySheets, tinySticks } from '../cutting/tiny';
+
+let solver: Solver;
+beforeAll(async () => {
+  solver = await loadHighs();
+});
+const never = () => false;
+
+describe('The exact plan of few frames', () => {
+  it('costs what trying everything finds, and is a plan', () => {
+    const random = randomFrom(77);
+    let tried = 0;
+    for (let round = 0; round < 250; round += 1) {
+      const request = tinySticks(random);
+      const [task] = stickTasks(request);
+      const exact = new StickExact(task!, [...task!.frames.keys()]);
+      const first = new StickSearch(task!, 1).best;
+      // It makes every frame; where leaving one out is cheaper, or none can be made, it is not asked.
+      if (exact.over || first.unmade.length > 0 || request.unmadePenalty < 1000) continue;
+      tried += 1;
+      while (!exact.step(first.cost + 1));
+      const told = JSON.stringify(request);
+      expect(exact.value, told).toBeCloseTo(bestSticks(request), 5);
+      const result = exact.plan()!;
+      const plan = composeSticks(jobsOfSticks(request), [
+        { index: 0, result: { ...result, cost: exact.value! }, bound: exact.value!, optimal: true },
+      ]);
+      expect(checkSticks(request, plan), told).toEqual([]);
+    }
+    expect(tried).toBeGreaterThan(100);
+  });
+});
+
+describe('The bound of sheets by pricing', () => {
+  it('stays below the best plan from the coarse grids to the fine', () => {
+    const random = randomFrom(4711);
+    let near = 0;
+    for (let round = 0; round < 60; round += 1) {
+      const request = tinySheets(random);
+      const best = bestSheets(request);
+      const [task] = sheetTasks(request);
+      const search = new SheetSearch(task!, 1);
+      const bound = new SheetBound(task!, solver);
+      // The finest grids take seconds each, and are no other code.
+      while (!bound.over && bound.nextMs < 40) {
+        bound.step(search.best.sheets, search.best.cost, never);
+        expect(bound.bound, JSON.stringify(request)).toBeLessThanOrEqual(best * (1 + 1e-9));
+      }
+      if (bound.bound > 0.95 * best) near += 1;
+    }
+    expect(near).toBeGreaterThan(5);
+  });
+
+  it('rests on cells that never add up to more than the piece they are cut from', () => {
+    const length = fc.integer({ min: 1, max: 30_000_000 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 400_000 }), length, length, (cell, a, b) => {
+        const scale = { cell, count: 0 };
+        expect(cellsOf(scale, a) + cellsOf(scale, b)).toBeLessThanOrEqual(cellsOf(scale, a + b));
+      }),
+      { seed: 7 },
+    );
+  });
+});
+
+describe('Sets of few parts', () => {
+  it('are those that trying every cut finds room for', () => {
+    const random = randomFrom(99);
+    let whole = 0;
+    const rounds = 60;
+    for (let round = 0; round < rounds; round += 1) {
+      const request = sheetsSchema.parse({
+        kerf: random.below(2) * 3,
+        minOffcut: { short: 5000, long: 5000 },
+        materials: [{ id: 'B', rotate: random.next() < 0.6, stock: [{ id: 's', w: 600, h: 800 }] }],
+        parts: Array.from({ length: 3 }, (_, at) => ({
+          id: `P${at}`,
+          material: 'B',
+          w: 200 + random.below(200),
+          h: 300 + random.below(300),
+        })),
+      });
+      const [task] = sheetTasks(request);
+      const { w, h } = task!.sources[0]!;
+      const parts = task!.parts.map((part) => ({ ...part, turn: task!.rotate }));
+      const sets = new Subsets(task!, parts, { sets: 1000, work: 1e6, points: 1000 });
+      while (!sets.done) sets.grow(1000);
+      const one = bestSheets(request) < 1.5 * 600 * 800;
+      expect(sets.within(0b111, w, h), JSON.stringify(request)).toBe(one);
+      if (one) whole += 1;
+    }
+    expect(whole).toBeGreaterThan(5);
+    expect(whole).toBeLessThan(rounds - 5);
+  });
+
+  it('prove no more than is true, and give plans', () => {
+    const random = randomFrom(12);
+    let found = 0;
+    for (let round = 0; round < 80; round += 1) {
+      const request = tinySheets(random);
+      const [task] = sheetTasks(request);
+      const racks = task!.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
+      const { best } = new SheetSearch(task!, 1);
+      if (best.unmade.length > 0) continue;
+      // As if only a poor plan were known, so that it must find one itself.
+      const poor = { ...best, cost: best.cost * 2 };
+      const exact = new SheetExact(task!, [...task!.parts.keys()], racks, solver);
+      const told = JSON.stringify(request);
+      while (!exact.over) {
+        const result = exact.step(poor, never);
+        if (!result) continue;
+        found += 1;
+        const cost = result.sheets.reduce((sum, sheet) => sum + sheet.cost, 0);
+        const news = { index: 0, result: { ...result, cost }, bound: 0, optimal: false };
+        expect(checkSheets(request, composeSheets(jobsOfSheets(request), [news])), told).toEqual([]);
+      }
+      expect(exact.done, told).toBe(true);
+      expect(exact.bound, told).toBeLessThanOrEqual(bestSheets(request) * (1 + 1e-9));
+    }
+    expect(found).toBeGreaterThan(40);
+  });
+});
+
+describe('Ways of cutting chosen together', () => {
+  it('make every part once, from ways found for parts of the same size, and beat the first plan', () => {
+    const request = bulkRectangles(2, 120);
+    const [task] = sheetTasks(request);
+    const { best } = new SheetSearch(task!, 3);
+    const master = new SheetMaster(task!, solver, [...task!.parts.keys()], 3);
+    for (const sheet of best.sheets) master.join(sheet);
+    let result: ReturnType<SheetMaster['step']>;
+    for (let turn = 0; turn < 400 && !result; turn += 1) result = master.step(best, Infinity, never);
+    master.dispose();
+    expect(result?.unmade).toEqual([]);
+    const cost = result!.sheets.reduce((sum, sheet) => sum + sheet.cost, 0);
+    expect(cost).toBeLessThan(best.cost);
+    const news = { index: 0, result: { ...result!, cost }, bound: 0, optimal: false };
+    expect(checkSheets(request, composeSheets(jobsOfSheets(request), [news]))).toEqual([]);
+  });
+});
