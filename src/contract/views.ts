@@ -5,7 +5,8 @@ import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/price';
 import type { Station, StepKey } from '@/core/route/route';
 import type { JobState } from '@/core/route/state';
-import type { Length, Unit } from '@/core/units/length';
+import type { Unit } from '@/core/units/length';
+import type { ListedPiece } from '@/core/cutting/rack-list';
 import type { PlanFigures, Wanted } from '@/core/cutting/shop';
 import type { WorkedOut } from '@/core/work-out';
 import type { PlannedRow } from '@/core/books/moulding-list';
@@ -137,17 +138,9 @@ export interface ImportPreview {
   readonly rows: readonly Omit<PlannedRow, 'moulding'>[];
 }
 
-export interface RackPieceView {
+export interface RackPieceView extends ListedPiece {
   readonly id: string;
   readonly code: string;
-  readonly kind: 'stick' | 'sheet';
-  readonly material: string;
-  readonly length: Length;
-  readonly height: Length | null;
-  readonly batch: string;
-  readonly noGo: readonly { readonly from: Length; readonly to: Length }[];
-  readonly place: string;
-  readonly note: string;
   readonly origin: 'typed' | 'list' | 'offcut' | 'drop-out' | 'spoiled';
   readonly addedAt: string;
 }

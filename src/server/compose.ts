@@ -8,6 +8,7 @@ import { migrate, readMigrations } from '@/db/migrate';
 import { simulatedMatCutter } from '@/standins/mat-cutter/mat-cutter';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
 import { type Clock, systemClock } from './clock';
+import { warmUp } from './cutting/plans';
 import { CuttingPool } from './cutting/pool';
 import { type House, keptBooks } from './house';
 import { newBus } from './live';
@@ -53,8 +54,8 @@ async function build(): Promise<House> {
   await migrate(db, readMigrations(path.join(root(), 'src', 'db', 'migrations')));
   const house = houseOver(db, systemClock, secretIn(folder), demo);
   if (demo) await (await import('@demo/seed')).seedDemo(house);
-  // In the background: the first plan should not wait for the threads.
-  void house.cutting.warm().catch(() => undefined);
+  // In the background, for the first plan; whoever asks for one is told what goes wrong.
+  void warmUp(house.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
   return house;
 }
 

@@ -12,6 +12,7 @@ import {
   type SticksPlan,
   type SticksRequest,
   judged,
+  pricing,
 } from './request';
 import { Filler } from './sticks/fill';
 import { type StickTask, barOf, plannedBar, stickTasks } from './sticks/task';
@@ -32,17 +33,14 @@ function sourcesOf<S extends { id: string; price?: number | undefined }, R exten
   size: (one: S | R) => number,
   batch: (one: S | R) => string,
 ): Map<string, Priced> {
-  const rates = stock.map((one) => (one.price ?? size(one)) / size(one));
-  const rate = rates.length > 0 ? Math.min(...rates) : 1;
+  const { bought, onRack } = pricing(stock, size);
+  const priced = (one: S | R, price: number, rackPiece: boolean): [string, Priced] => [
+    one.id,
+    { price, rack: rackPiece, size: size(one), batch: batch(one) },
+  ];
   return new Map([
-    ...stock.map((one): [string, Priced] => [
-      one.id,
-      { price: one.price ?? size(one), rack: false, size: size(one), batch: batch(one) },
-    ]),
-    ...rack.map((one): [string, Priced] => [
-      one.id,
-      { price: size(one) * rate, rack: true, size: size(one), batch: batch(one) },
-    ]),
+    ...stock.map((one) => priced(one, bought(one), false)),
+    ...rack.map((one) => priced(one, onRack(one), true)),
   ]);
 }
 

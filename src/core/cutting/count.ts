@@ -32,7 +32,7 @@ export function lineOf(
     : { most, base, slope: rate, bend, steep, room };
 }
 
-const MOST_RACK = 11;
+const MOST_RACK = 9;
 /** More of one kind than anybody opens. */
 const MOST_FEW = 400;
 

@@ -142,3 +142,16 @@ export function judged(unmade: readonly string[], cost: number, bound: number, p
   const gap = cost <= NOTHING ? 0 : safe <= NOTHING ? 1 : (cost - safe) / safe;
   return { unmade, cost, bound: safe, gap, optimal: proven || gap < NOTHING };
 }
+
+/**
+ * How sticks or sheets of one group are priced: what is bought by its price, or its size where there is none; a piece of
+ * the rack by what the cheapest that is bought costs for its size. `size` is a length or an area.
+ */
+export function pricing<S extends { readonly price?: number | undefined }, R>(
+  stock: readonly S[],
+  size: (one: S | R) => number,
+): { readonly bought: (one: S) => number; readonly onRack: (one: R) => number } {
+  const bought = (one: S) => one.price ?? size(one);
+  const rate = stock.length > 0 ? Math.min(...stock.map((one) => bought(one) / size(one))) : 1;
+  return { bought, onRack: (one) => size(one) * rate };
+}

@@ -10,6 +10,7 @@ import {
 } from '@/core/cutting/request';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
+import { samples } from '@/core/cutting/samples';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { schemaIssues } from '../door';
 import type { CuttingPool } from './pool';
@@ -150,6 +151,7 @@ export interface PlanOptions<K extends CutKind> {
   readonly onPlan?: (plan: Plan<K>) => void;
 }
 const EVERY_MS = 100;
+const WARM_MS = 40;
 
 /** Makes a plan, or says what is wrong with the request. Throws ThreadDied when a thread dies under it. */
 export async function makePlan<K extends CutKind>(
@@ -192,4 +194,11 @@ export async function makePlan<K extends CutKind>(
       : {}),
   });
   return good(finished(news));
+}
+
+/** Starts the threads, and makes a few plans of made-up requests, so that nobody's first one waits for the compiler. */
+export async function warmUp(pool: CuttingPool): Promise<void> {
+  await pool.warm();
+  for (const { kind, request } of samples())
+    await makePlan(pool, kind, request, { budgetMs: WARM_MS, onPlan: () => undefined });
 }

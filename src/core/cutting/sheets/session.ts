@@ -104,6 +104,8 @@ export class SheetSession extends Session<SheetResult> {
     this.exactMs += this.exact.nextMs;
     const found = this.exact.step(this.search.best, stop);
     this.raise(this.exact.bound);
+    // No grid proves more than all sets do.
+    if (this.exact.done) this.bounding!.dispose();
     if (found) this.offer(found);
     return true;
   }

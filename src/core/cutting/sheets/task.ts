@@ -6,7 +6,7 @@
  * holds a part, or is left over.
  */
 import { grainsDown, grainsUp, toMm, toSquareMm } from '../grain';
-import type { PlannedCut, PlannedSheet, SheetsRequest } from '../request';
+import { type PlannedCut, type PlannedSheet, type SheetsRequest, pricing } from '../request';
 
 export interface SheetSource {
   readonly id: string;
@@ -69,8 +69,7 @@ export function sheetTasks(request: SheetsRequest): SheetTask[] {
   return request.materials.flatMap((material, index): SheetTask[] => {
     const parts = byMaterial.get(material.id);
     if (!parts) return [];
-    const perArea = Math.min(...material.stock.map((one) => (one.price ?? one.w * one.h) / (one.w * one.h)));
-    const rackRate = Number.isFinite(perArea) ? perArea : 1;
+    const { bought, onRack } = pricing(material.stock, ({ w, h }: { w: number; h: number }) => w * h);
     const source = (
       one: { id: string; w: number; h: number },
       rack: boolean,
@@ -100,8 +99,8 @@ export function sheetTasks(request: SheetsRequest): SheetTask[] {
         unmadePenalty,
         parts,
         sources: [
-          ...material.stock.map((one) => source(one, false, one.qty ?? Infinity, one.price ?? one.w * one.h)),
-          ...material.rack.map((one) => source(one, true, 1, one.w * one.h * rackRate)),
+          ...material.stock.map((one) => source(one, false, one.qty ?? Infinity, bought(one))),
+          ...material.rack.map((one) => source(one, true, 1, onRack(one))),
         ],
       },
     ];

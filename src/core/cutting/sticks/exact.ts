@@ -37,17 +37,20 @@ interface Stage {
 }
 
 export class StickExact {
-  private readonly classes: readonly Class[] = [];
+  private readonly classes: readonly (Class & { readonly frame: number })[] = [];
+  private readonly states: number = 0;
+  /** A frame is to come from one batch, and there are two. */
+  private readonly byBatch: boolean;
   private readonly stages: Stage[] = [];
   private readonly strides: number[] = [];
   private readonly shifts: number[] = [];
   /** For each frame the bits of its counts, and what they are before a leg is made. */
   private readonly frames = new Map<number, { counts: number; all: number }>();
-  private readonly cost: Float64Array = new Float64Array(0);
+  private cost: Float64Array = new Float64Array(0);
   /** For each state the counts that are still to be made, a spare bit set above each. */
-  private readonly open: Int32Array = new Int32Array(0);
+  private open: Int32Array = new Int32Array(0);
   /** What the open legs take, and the least that any pattern costs for what its legs take. */
-  private readonly rest: Float64Array = new Float64Array(0);
+  private rest: Float64Array = new Float64Array(0);
   private dense = Infinity;
   private spare = 0;
   private stage = 0;
@@ -56,12 +59,13 @@ export class StickExact {
   /** The least that any plan costs, of the frames that can be made; known at the end. */
   value: number | undefined;
 
-  /** `made` are the frames to be made, all of them; `works` says whether it can be done. */
+  /** `made` are the frames to be made, all of them; it is over at once where there are too many ways. */
   constructor(
     private readonly task: StickTask,
     made: readonly number[],
   ) {
     const byBatch = task.batches > 1 && task.batchPenalty > 0;
+    this.byBatch = byBatch;
     this.over = true;
     if (made.length === 0 || task.relaxed || (byBatch && task.batches > 2)) return;
     const found = new Map<string, { take: number; legs: number[]; frame: number }>();
@@ -85,7 +89,13 @@ export class StickExact {
       this.spare |= 1 << (bits - 1);
     }
     this.classes = classes;
+    this.states = states;
     this.over = false;
+  }
+
+  /** The table of states and the patterns, once they are wanted. */
+  private layOut(): void {
+    const { classes, states, byBatch } = this;
     this.cost = new Float64Array(states).fill(Infinity);
     this.cost[0] = 0;
     // One class after the other: with each leg made the state is a stride further, and one leg less is open.
@@ -105,11 +115,11 @@ export class StickExact {
       one.all |= legs.length << this.shifts[at]!;
       this.frames.set(frame, one);
     }
-    if (!this.prepare(byBatch)) this.over = true;
+    if (!this.prepare()) this.over = true;
   }
   /** The sources in their order, each with its patterns. False when it would be too much. */
-  private prepare(byBatch: boolean): boolean {
-    const { task } = this;
+  private prepare(): boolean {
+    const { task, byBatch } = this;
     const order = task.sources.map((source, index) => ({ source, index }));
     const batch = (one: StickSource) => (byBatch ? one.batch : 0);
     order.sort((a, b) => batch(a.source) - batch(b.source) || Number(b.source.rack) - Number(a.source.rack));
@@ -169,11 +179,12 @@ export class StickExact {
 
   /** So few ways that it is done at once. */
   get quick(): boolean {
-    return !this.over && this.cost.length <= QUICK_STATES;
+    return !this.over && this.states <= QUICK_STATES;
   }
 
   /** A piece of the work. Nothing costs more than `most`, the best plan known. True when it is done. */
   step(most: number): boolean {
+    if (this.cost.length === 0) this.layOut();
     const { cost, open, rest, dense, spare } = this;
     const last = cost.length - 1;
     for (let looks = 0; looks < STEP_LOOKS && !this.over;) {

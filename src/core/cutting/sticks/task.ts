@@ -4,7 +4,7 @@
  * up to b − a + cut (rulings R51, R56).
  */
 import { grainsDown, grainsUp, toMm } from '../grain';
-import type { PlannedBar, SticksRequest } from '../request';
+import { type PlannedBar, type SticksRequest, pricing } from '../request';
 
 interface Zone {
   readonly from: number;
@@ -81,8 +81,7 @@ export function stickTasks(request: SticksRequest): StickTask[] {
     const wanted = byProfile.get(profile.id) ?? [];
     if (wanted.length === 0) return [];
     const batches = [...new Set([...profile.stock, ...profile.rack].map((one) => one.batch ?? ''))];
-    const perMm = Math.min(...profile.stock.map((one) => (one.price ?? one.length) / one.length));
-    const rackRate = Number.isFinite(perMm) ? perMm : 1;
+    const { bought, onRack: priceOnRack } = pricing(profile.stock, ({ length }: { length: number }) => length);
     const source = (
       one: { id: string; length: number; batch?: string | undefined },
       rack: boolean,
@@ -105,9 +104,9 @@ export function stickTasks(request: SticksRequest): StickTask[] {
     const zonesOf = (one: { noGo: readonly Zone[] }) =>
       one.noGo.map(({ from, to }) => ({ from: grainsDown(from), to: grainsUp(to) }));
     const wide = (zone: Zone) => zone.to - zone.from >= cut;
-    const stock = profile.stock.map((one) => source(one, false, one.qty ?? Infinity, one.price ?? one.length, []));
+    const stock = profile.stock.map((one) => source(one, false, one.qty ?? Infinity, bought(one), []));
     const onRack = (keep: (zone: Zone) => boolean) =>
-      profile.rack.map((one) => source(one, true, 1, one.length * rackRate, zonesOf(one).filter(keep)));
+      profile.rack.map((one) => source(one, true, 1, priceOnRack(one), zonesOf(one).filter(keep)));
     const narrow = profile.rack.some((one) => zonesOf(one).some((zone) => zone.to > zone.from && !wide(zone)));
     const legs: StickLeg[] = [];
     const frames = wanted.map((frame, at) => ({
