@@ -19,9 +19,13 @@ import {
   perfectSticks,
   threeAStick,
 } from '../../tests/cutting/generate';
+import { CuttingPool } from '@/server/cutting/pool';
+import { makePlan, warmUp } from '@/server/cutting/plans';
+import { sourceCuttingThread } from '../cutting-thread';
 import { percentile } from './figures';
 
 const PORT = 3927;
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const SEEDS = [11, 12, 13];
 const RACK = [0, 60, 120];
 type Row = readonly [name: string, kind: 'sticks' | 'sheets', make: (seed: number) => SticksRequest | SheetsRequest];
@@ -52,7 +56,7 @@ const server = spawn(
 const base = `http://127.0.0.1:${PORT}`;
 while (!(await fetch(`${base}/sign-in`).catch(() => undefined))?.ok) {
   if (server.exitCode !== null) throw new Error('the server did not start; is it built?');
-  await new Promise((resolve) => setTimeout(resolve, 100));
+  await pause(100);
 }
 
 const megabytes = (field: 'VmRSS' | 'VmHWM') => {
@@ -115,11 +119,41 @@ function wasteOf(kind: string, request: SticksRequest | SheetsRequest, plan: Sti
   return 1 - used / opened;
 }
 
+/** How long work goes on after its signal, in a pool of its own: until no thread is at it any more. */
+async function stopping(): Promise<void> {
+  const pool = new CuttingPool(sourceCuttingThread);
+  await warmUp(pool);
+  await pause(5000);
+  const took: number[] = [];
+  const requests = [
+    ['sticks', bulkFrames(5, 400)],
+    ['sticks', dayOfFrames(5, 120, 120)],
+    ['sheets', dayOfRectangles(5, 300)],
+    ['sheets', bulkRectangles(5, 300)],
+  ] as const;
+  for (let at = 0; at < 20; at += 1) {
+    const [kind, request] = requests[at % requests.length]!;
+    const leaving = new AbortController();
+    const asked = makePlan(pool, kind, request, { budgetMs: 20_000, signal: leaving.signal });
+    await pause(300 + 110 * at);
+    const from = performance.now();
+    leaving.abort();
+    await asked;
+    took.push(performance.now() - from);
+  }
+  await pool.close();
+  process.stdout.write(
+    `stopped by leaving: median ${percentile(took, 0.5).toFixed(0)} ms, at the most ${Math.max(...took).toFixed(0)} ms (${took.length})\n`,
+  );
+}
+
 const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length;
 const before = megabytes('VmRSS');
 process.stdout.write(
   `${'cutting plans'.padEnd(30)}${'budget'.padStart(8)}${'gap %'.padStart(9)}${'waste %'.padStart(9)}${'opened'.padStart(8)}${'proven'.padStart(8)}${'first ms'.padStart(10)}${'ms'.padStart(8)}\n`,
 );
+// A server that has just started gets warm by itself for some seconds; a shop's is.
+await pause(6000);
 await ask('sticks', dayOfFrames(99, 30, 20), 300);
 await ask('sheets', dayOfRectangles(99, 30), 300);
 /** How long another request of the server waits meanwhile. */
@@ -134,7 +168,7 @@ const meanwhile = (async () => {
       body: '{"text":"10 3/8"}',
     });
     waits.push(performance.now() - from);
-    await new Promise((resolve) => setTimeout(resolve, 40));
+    await pause(40);
   }
 })();
 for (const [name, kind, make] of ROWS.filter(([one]) => one.includes(chosen)))
@@ -164,3 +198,4 @@ process.stdout.write(
 );
 server.kill('SIGTERM');
 fs.rmSync(data, { recursive: true, force: true });
+await stopping();

@@ -193,6 +193,8 @@ export async function makePlan<K extends CutKind>(
         }
       : {}),
   });
+  // Stopped before there was a first plan: nobody is there to hear it.
+  if (news.length < jobs.length) return bad(issue('cut-stopped'));
   return good(finished(news));
 }
 

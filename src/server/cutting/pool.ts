@@ -10,7 +10,7 @@ import { Thread, type ThreadDied } from './threads';
 
 export const THREADS = 2;
 /** A thread that goes on for so long after it was told to stop is not waited for. */
-const DEAF_MS = 25;
+const DEAF_MS = 32;
 /** One that still does not come back after so long is ended. */
 const LATE_MS = 1500;
 /** Less time than this is not worth handing work over for. */
@@ -40,9 +40,13 @@ export class CuttingPool {
   /** Works until all is proven, the time is over, or the signal comes. Throws ThreadDied when a thread dies under it. */
   async run(work: Run): Promise<readonly News[]> {
     if (work.jobs.length === 0) return [];
-    await this.warm();
-    // A thread that is still late with another request would keep this one waiting; two of them are no better.
-    const free = this.threads.filter((one) => !one.late);
+    const warm = this.warm();
+    // A thread that is starting, or still late with another request, would keep this one waiting; without any other it
+    // must.
+    const free = this.threads.filter((one) => one.up && !one.late);
+    if (free.length === 0) await warm;
+    // One that cannot start is told of when there is no other.
+    else void warm.catch(() => undefined);
     return new Work(work, free.length > 0 ? free : [...this.threads], () => this.next++).over;
   }
   async close(): Promise<void> {

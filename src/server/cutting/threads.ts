@@ -23,6 +23,8 @@ export class Thread {
   private closed = false;
   private expected: NodeJS.Timeout | undefined;
   ready: Promise<void>;
+  /** It can work. */
+  up = false;
 
   constructor(private readonly make: () => Worker) {
     this.ready = this.start();
@@ -31,18 +33,22 @@ export class Thread {
   private start(): Promise<void> {
     const worker = this.make();
     this.worker = worker;
+    this.up = false;
     worker.unref();
     const ready = new Promise<void>((resolve, reject) => {
       worker.on('message', (message: FromThread) => {
         clearTimeout(this.expected);
         this.expected = undefined;
-        if (message.kind === 'ready') resolve();
-        else this.listeners.get(message.id)?.hear(message);
+        if (message.kind === 'ready') {
+          this.up = this.worker === worker;
+          resolve();
+        } else this.listeners.get(message.id)?.hear(message);
       });
       const died = (why: string) => {
         reject(new ThreadDied(why));
         if (this.worker !== worker || this.closed) return;
         this.worker = undefined;
+        this.up = false;
         const told = [...this.listeners.values()];
         this.listeners.clear();
         for (const one of told) one.died(new ThreadDied(why));

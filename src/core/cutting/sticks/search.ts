@@ -102,17 +102,18 @@ export class StickSearch {
     const byLength = (list: { index: number }[]) =>
       list.sort((a, b) => task.sources[a.index]!.length - task.sources[b.index]!.length).map(({ index }) => index);
     const batches = [...new Set(stock.map(({ index }) => task.sources[index]!.batch))];
-    const tries: StickResult[] = [];
-    for (const one of stock) tries.push(this.firstFit(order, [one.index]));
-    for (const batch of batches)
-      tries.push(
-        this.firstFit(order, [
-          ...byLength(rack.filter(({ index }) => task.sources[index]!.batch === batch)),
-          ...byLength(stock.filter(({ index }) => task.sources[index]!.batch === batch)).reverse(),
-        ]),
-      );
-    tries.push(this.firstFit(order, [...byLength(rack), ...byLength(stock).reverse()]));
-    return tries.reduce((best, one) => (one.cost < best.cost ? one : best));
+    const tries = [
+      ...stock.map(({ index }) => [index]),
+      ...batches.map((batch) => [
+        ...byLength(rack.filter(({ index }) => task.sources[index]!.batch === batch)),
+        ...byLength(stock.filter(({ index }) => task.sources[index]!.batch === batch)).reverse(),
+      ]),
+      [...byLength(rack), ...byLength(stock).reverse()],
+    ];
+    const different = [...new Map(tries.map((sources) => [sources.join(), sources])).values()];
+    return different
+      .map((sources) => this.firstFit(order, sources))
+      .reduce((best, one) => (one.cost < best.cost ? one : best));
   }
 
   private firstFit(order: readonly number[], sources: readonly number[]): StickResult {
@@ -128,12 +129,13 @@ export class StickSearch {
       while (firstOpen < open.length && open[firstOpen]!.rest.every((rest) => rest < least)) firstOpen += 1;
       let placed = false;
       for (let at = firstOpen; at < open.length && !placed; at += 1) {
-        const bar = open[at]!;
-        const group = bar.rest.findIndex((rest) => rest >= take);
-        if (group < 0) continue;
-        bar.rest[group]! -= take;
-        bar.groups[group]!.push(leg);
-        placed = true;
+        const { rest, groups } = open[at]!;
+        for (let group = 0; group < rest.length && !placed; group += 1) {
+          if (rest[group]! < take) continue;
+          rest[group]! -= take;
+          groups[group]!.push(leg);
+          placed = true;
+        }
       }
       if (placed) continue;
       const source = sources.find(
