@@ -20,6 +20,7 @@ interface Sized {
 const FROM = 0.75;
 const TO = 1.05;
 const MOST_TRIED = 40;
+const MOST_CELLS = 1.5;
 
 export const cellsOf = ({ cell }: Scale, length: number): number => Math.floor(length / cell);
 
@@ -61,7 +62,11 @@ export function scalesFor(task: SheetTask, classes: readonly Sized[], cells: num
         best = { x: x.cell, y: y.cell };
       }
     }
-  const scale = (cell: number, side: number): Scale => ({ cell, count: Math.floor(side / cell) });
+  // A piece of the rack may be much larger than what is bought: never many more cells than were asked for.
+  const scale = (fitted: number, side: number): Scale => {
+    const cell = Math.max(fitted, Math.ceil(side / (MOST_CELLS * cells)));
+    return { cell, count: Math.floor(side / cell) };
+  };
   return {
     x: scale(best!.x, Math.max(...task.sources.map(({ w }) => w))),
     y: scale(best!.y, Math.max(...task.sources.map(({ h }) => h))),

@@ -8,13 +8,17 @@ import { SheetSearch } from './search';
 import type { SheetResult, SheetTask } from './task';
 
 const STEPS = 6;
-const COMBINE_TURNS = 150;
+const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
 const EAGER = 10;
 const MASTER_TURNS = 40;
 /** What finds the best plan and proves it comes before the search for a good one. */
 const EXACT_SHARE = 3;
+/** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
+const WHILE_EXACT = 0.4;
+/** A step of the bound must fit so many times into what is left. */
+const FITS = 3;
 const TRY_MS = 0.01;
 const COMBINE_MS = 2;
 
@@ -24,6 +28,7 @@ export class SheetSession extends Session<SheetResult> {
   private exact: SheetExact | undefined;
   private readonly made: readonly number[];
   private turns = 0;
+  private searches = 0;
   // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
   private boundMs = 0;
   private exactMs = 0;
@@ -56,17 +61,16 @@ export class SheetSession extends Session<SheetResult> {
     if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(stop)) return;
     const early = this.search.sizes <= FEW_SIZES ? EAGER : MASTER_TURNS;
     if (this.turns > early && this.masterMs < searchMs && this.mix(seconds, stop)) return;
-    // Sets of few parts prove more than the grids do.
-    const share_ = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? 0.4 : 1);
-    const due = this.boundMs < share_ * searchMs;
-    if (due && !this.bounding.over && this.bounding.nextMs * 3 < seconds * 1000) {
+    const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
+    if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
       this.bounding.step(this.search.best.sheets, this.cost, stop);
       this.raise(this.bounding.bound);
       return;
     }
     this.search.cool(share);
-    if (this.turns % COMBINE_TURNS === 0) {
+    this.searches += 1;
+    if (this.searches % COMBINE_TURNS === 0) {
       this.combineMs += COMBINE_MS;
       if (this.search.combine(stop)) this.version += 1;
       return;
