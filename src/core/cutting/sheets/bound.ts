@@ -70,7 +70,7 @@ export class SheetBound {
   /** Ways found by pricing, to go on with on the next grid. */
   private ways: { kind: number; cuts: TableCuts }[] = [];
   /** What the next step takes, about, in milliseconds. */
-  nextMs = 0;
+  nextMs = 1;
   over = false;
   bound: number;
 
@@ -99,7 +99,6 @@ export class SheetBound {
     this.prices = new Float64Array(this.classes.length);
     this.bound = this.never + (this.all ? countBound(this.lines(undefined), this.load) : 0);
     if (made.length === 0 || this.kinds.length === 0) this.over = true;
-    else this.finer();
   }
 
   private lines(table: GuillotineTable | undefined): Line[] {
@@ -154,7 +153,10 @@ export class SheetBound {
 
   /** One filling of the table. `sheets` are those of the best plan, `cost` what it costs. */
   step(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
-    if (this.over || !this.table) return;
+    if (this.over) return;
+    // The first grid only now: the bound by counting is told before.
+    if (!this.table) this.finer();
+    if (this.over) return;
     if (this.fresh) this.begin(sheets, cost, stop);
     else this.price(cost, stop);
   }
