@@ -8,15 +8,14 @@
  * filling has won.
  */
 import type { Random } from '../random';
+import { type Pool, Pairs } from './pairs';
 import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
 const LEFT: Tree = { kind: 'left' };
-/** Two parts go together when at most this share of the piece round them is waste. */
-const PAIR_WASTE = 0.04;
-/** Sizes of the pool, the largest first, that are looked at in pairs. */
-const MOST_PAIRED = 30;
 /** How often a part is left for a later sheet although it is there. */
 const LEAVE = 0.15;
+/** A part as wide or high as the piece at hand counts for more. */
+const FLUSH = 1.1;
 const WHIMS = 1024;
 const GRAINS_SQUARED = 256e6;
 
@@ -62,15 +61,7 @@ export class SheetFiller {
   /** Chance, drawn once: which part is liked for a piece depends on where in the list the piece begins to read. */
   private readonly whims: Float64Array;
   private noise = 0;
-  /** Pairs of the pool. */
-  private pairs = 0;
-  private readonly pairOne: Int32Array;
-  private readonly pairOther: Int32Array;
-  private readonly pairHow: Uint8Array;
-  private readonly pairW: Float64Array;
-  private readonly pairH: Float64Array;
-  private readonly pairArea: Float64Array;
-  private readonly pairValue: Float64Array;
+  private readonly pairs: Pairs;
 
   /** Not every strip can be broken off. */
   private readonly brittle: boolean;
@@ -114,15 +105,7 @@ export class SheetFiller {
     this.value = Float64Array.from(this.area);
     [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
     this.parts = Array.from({ length: count }, () => []);
-    const pairs = 4 * MOST_PAIRED * (MOST_PAIRED + 1);
-    [this.pairOne, this.pairOther] = [new Int32Array(pairs), new Int32Array(pairs)];
-    this.pairHow = new Uint8Array(pairs);
-    [this.pairW, this.pairH, this.pairArea, this.pairValue] = [
-      new Float64Array(pairs),
-      new Float64Array(pairs),
-      new Float64Array(pairs),
-      new Float64Array(pairs),
-    ];
+    this.pairs = new Pairs(task);
     this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
     this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
     this.brittle = task.minBreak > 0;
@@ -158,8 +141,13 @@ export class SheetFiller {
       this.parts[at]!.push(part);
     }
     for (const size of order) place[size] = -1;
-    this.pairs = 0;
-    if (paired) this.pairUp();
+    this.pairs.count = 0;
+    if (paired) this.pairs.find(this.pool());
+  }
+
+  private pool(): Pool {
+    const { sizes, size, pooled, w, h, area, value } = this;
+    return { sizes, size, pooled, w, h, area, value };
   }
 
   /** What each size counts for from now on; its area when nothing is said. In the measure of areas. */
@@ -170,49 +158,6 @@ export class SheetFiller {
   /** The parts still in the pool. */
   rest(): number[] {
     return this.parts.slice(0, this.sizes).flat();
-  }
-
-  private pairUp(): void {
-    const { task, size, pooled } = this;
-    const count = Math.min(this.sizes, MOST_PAIRED);
-    const turns = task.rotate ? 2 : 1;
-    const [wide, high] = [Math.max(...task.sources.map((one) => one.w)), Math.max(...task.sources.map((one) => one.h))];
-    for (let one = 0; one < count; one += 1) {
-      const [ownW, ownH, own] = [this.w[size[one]!]!, this.h[size[one]!]!, this.area[size[one]!]!];
-      for (let other = one; other < count; other += 1) {
-        if (other === one && pooled[one]! < 2) continue;
-        const [itsW, itsH] = [this.w[size[other]!]!, this.h[size[other]!]!];
-        const area = own + this.area[size[other]!]!;
-        const most = area / (1 - PAIR_WASTE);
-        for (let i = 0; i < turns; i += 1)
-          for (let j = 0; j < turns; j += 1) {
-            const a = i === 0 ? ownW : ownH;
-            const b = i === 0 ? ownH : ownW;
-            const c = j === 0 ? itsW : itsH;
-            const d = j === 0 ? itsH : itsW;
-            const [across, along] = [a > c ? a : c, b > d ? b : d];
-            if ((a + c) * along <= most && a + c <= wide && along <= high)
-              if (this.meets(b, along) && this.meets(d, along) && breaks(task, a, c))
-                this.pair(one, other, i + 2 * j, a + c, along, area);
-            if (across * (b + d) <= most && across <= wide && b + d <= high)
-              if (this.meets(a, across) && this.meets(c, across) && breaks(task, b, d))
-                this.pair(one, other, i + 2 * j + 4, across, b + d, area);
-          }
-      }
-    }
-  }
-  private meets(side: number, to: number): boolean {
-    return breaks(this.task, side, to - side);
-  }
-  private pair(one: number, other: number, how: number, w: number, h: number, area: number): void {
-    const at = this.pairs++;
-    this.pairOne[at] = one;
-    this.pairOther[at] = other;
-    this.pairHow[at] = how;
-    this.pairW[at] = w;
-    this.pairH[at] = h;
-    this.pairArea[at] = area;
-    this.pairValue[at] = this.value[this.size[one]!]! + this.value[this.size[other]!]!;
   }
 
   /**
@@ -242,7 +187,7 @@ export class SheetFiller {
         this.leastW = leastW;
         this.leastH = leastH;
         this.dread = 0.5 + 2 * random.next();
-        this.fond = this.pairs > 0 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
+        this.fond = this.pairs.count > 0 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
         this.held = 0;
         this.useful = 0;
         const { now } = this;
@@ -328,7 +273,7 @@ export class SheetFiller {
   }
 
   private piece(width: number, height: number): number {
-    const { task, sizes, free, size, value, dread, whims, noise, fond } = this;
+    const { task, sizes, free, size, value, dread, whims, noise, fond, pairs } = this;
     if (width < this.leastW || height < this.leastH) return this.left(width, height);
     const { rotate } = task;
     let whim = this.random.below(WHIMS);
@@ -338,50 +283,41 @@ export class SheetFiller {
     for (let place = 0; place < sizes; place += 1) {
       if (free[place] === 0) continue;
       const one = size[place]!;
-      const w = this.w[one]!;
-      const h = this.h[one]!;
-      if (w <= width && h <= height && this.suits(w, h, width, height)) {
-        let score = value[one]! - dread * this.lost(w, h, width, height);
-        if (w === width || h === height) score *= 1.1;
+      for (let turn = 0; turn < (rotate && this.w[one] !== this.h[one] ? 2 : 1); turn += 1) {
+        const a = turn === 0 ? this.w[one]! : this.h[one]!;
+        const b = turn === 0 ? this.h[one]! : this.w[one]!;
+        if (a > width || b > height || !this.suits(a, b, width, height)) continue;
+        let score = value[one]! - dread * this.lost(a, b, width, height);
+        if (a === width || b === height) score *= FLUSH;
         score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
         if (score > most) {
           most = score;
           chosen = place;
-          turned = false;
-        }
-      }
-      if (rotate && h <= width && w <= height && w !== h && this.suits(h, w, width, height)) {
-        let score = value[one]! - dread * this.lost(h, w, width, height);
-        if (h === width || w === height) score *= 1.1;
-        score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
-        if (score > most) {
-          most = score;
-          chosen = place;
-          turned = true;
+          turned = turn === 1;
         }
       }
     }
     if (chosen < 0) return this.left(width, height);
     if (fond > 0) {
       let pair = -1;
-      for (let at = 0; at < this.pairs; at += 1) {
-        const w = this.pairW[at]!;
-        const h = this.pairH[at]!;
+      for (let at = 0; at < pairs.count; at += 1) {
+        const w = pairs.w[at]!;
+        const h = pairs.h[at]!;
         if (w > width || h > height) continue;
-        const one = this.pairOne[at]!;
-        const other = this.pairOther[at]!;
+        const one = pairs.one[at]!;
+        const other = pairs.other[at]!;
         if (free[one] === 0 || free[other]! <= (one === other ? 1 : 0) || !this.suits(w, h, width, height)) continue;
-        const area = this.pairArea[at]!;
+        const area = pairs.area[at]!;
         const score =
           fond *
           (1 + noise * whims[(whim += 1) % WHIMS]!) *
-          (this.pairValue[at]! - dread * (w * h - area) - dread * this.lost(w, h, width, height));
+          (pairs.value[at]! - dread * (w * h - area) - dread * this.lost(w, h, width, height));
         if (score > most) {
           most = score;
           pair = at;
         }
       }
-      if (pair >= 0) return this.around(this.both(pair), this.pairW[pair]!, this.pairH[pair]!, width, height);
+      if (pair >= 0) return this.around(this.both(pair), pairs.w[pair]!, pairs.h[pair]!, width, height);
     }
     const one = size[chosen]!;
     this.held += this.value[one]!;
@@ -393,15 +329,15 @@ export class SheetFiller {
 
   /** The cuts of a pair. */
   private both(pair: number): number {
-    const { size } = this;
-    const how = this.pairHow[pair]!;
-    const [one, other] = [this.pairOne[pair]!, this.pairOther[pair]!];
-    this.held += this.pairValue[pair]!;
+    const { size, pairs } = this;
+    const how = pairs.how[pair]!;
+    const [one, other] = [pairs.one[pair]!, pairs.other[pair]!];
+    this.held += pairs.value[pair]!;
     const side = (place: number, turned: boolean, across: boolean) =>
       turned === across ? this.h[size[place]!]! : this.w[size[place]!]!;
     const [i, j] = [(how & 1) !== 0, (how & 2) !== 0];
     const beside = how < 4;
-    const to = beside ? this.pairH[pair]! : this.pairW[pair]!;
+    const to = beside ? pairs.h[pair]! : pairs.w[pair]!;
     const trim = (place: number, turned: boolean) => {
       const leaf = this.leaf(place, turned);
       const own = side(place, turned, !beside);

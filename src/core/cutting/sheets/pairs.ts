@@ -1,0 +1,95 @@
+/**
+ * Parts of a pool two by two: which of them lie beside or above each other with little waste round them, in flat lists,
+ * for a filling asks for them again and again.
+ */
+import { type SheetTask, breaks } from './task';
+
+/** Two parts go together when at most this share of the piece round them is waste. */
+const PAIR_WASTE = 0.04;
+/** Sizes of the pool, the largest first, that are looked at in pairs. */
+const MOST_PAIRED = 30;
+
+/** Places of the pool, with the size at each and how many there are; the measures of each size. */
+export interface Pool {
+  readonly sizes: number;
+  readonly size: Int32Array;
+  readonly pooled: Int32Array;
+  readonly w: Float64Array;
+  readonly h: Float64Array;
+  readonly area: Float64Array;
+  readonly value: Float64Array;
+}
+
+export class Pairs {
+  count = 0;
+  /** Places of the pool. */
+  readonly one: Int32Array;
+  readonly other: Int32Array;
+  /** 1: the first is turned; 2: the second is; 4: one above the other instead of side by side. */
+  readonly how: Uint8Array;
+  readonly w: Float64Array;
+  readonly h: Float64Array;
+  readonly area: Float64Array;
+  readonly value: Float64Array;
+
+  constructor(private readonly task: SheetTask) {
+    const most = 4 * MOST_PAIRED * (MOST_PAIRED + 1);
+    [this.one, this.other] = [new Int32Array(most), new Int32Array(most)];
+    this.how = new Uint8Array(most);
+    [this.w, this.h] = [new Float64Array(most), new Float64Array(most)];
+    [this.area, this.value] = [new Float64Array(most), new Float64Array(most)];
+  }
+
+  /** All pairs of a pool. */
+  find(pool: Pool): void {
+    const { task } = this;
+    const { size, pooled } = pool;
+    const count = Math.min(pool.sizes, MOST_PAIRED);
+    const turns = task.rotate ? 2 : 1;
+    const [wide, high] = [Math.max(...task.sources.map((one) => one.w)), Math.max(...task.sources.map((one) => one.h))];
+    for (let one = 0; one < count; one += 1) {
+      const [ownW, ownH, own] = [pool.w[size[one]!]!, pool.h[size[one]!]!, pool.area[size[one]!]!];
+      for (let other = one; other < count; other += 1) {
+        if (other === one && pooled[one]! < 2) continue;
+        const [itsW, itsH] = [pool.w[size[other]!]!, pool.h[size[other]!]!];
+        const area = own + pool.area[size[other]!]!;
+        const most = area / (1 - PAIR_WASTE);
+        for (let i = 0; i < turns; i += 1)
+          for (let j = 0; j < turns; j += 1) {
+            const a = i === 0 ? ownW : ownH;
+            const b = i === 0 ? ownH : ownW;
+            const c = j === 0 ? itsW : itsH;
+            const d = j === 0 ? itsH : itsW;
+            const [across, along] = [a > c ? a : c, b > d ? b : d];
+            if ((a + c) * along <= most && a + c <= wide && along <= high)
+              if (this.meets(b, along) && this.meets(d, along) && breaks(task, a, c))
+                this.put(pool, one, other, i + 2 * j, a + c, along, area);
+            if (across * (b + d) <= most && across <= wide && b + d <= high)
+              if (this.meets(a, across) && this.meets(c, across) && breaks(task, b, d))
+                this.put(pool, one, other, i + 2 * j + 4, across, b + d, area);
+          }
+      }
+    }
+  }
+  private meets(side: number, to: number): boolean {
+    return breaks(this.task, side, to - side);
+  }
+  private put(
+    { size, value }: Pool,
+    one: number,
+    other: number,
+    how: number,
+    w: number,
+    h: number,
+    area: number,
+  ): void {
+    const at = this.count++;
+    this.one[at] = one;
+    this.other[at] = other;
+    this.how[at] = how;
+    this.w[at] = w;
+    this.h[at] = h;
+    this.area[at] = area;
+    this.value[at] = value[size[one]!]! + value[size[other]!]!;
+  }
+}
