@@ -76,6 +76,11 @@ test('a piece is added by typing and found by its label; what cannot be is said 
   const label = await page.request.get(`/papers/rack-label/${code}`);
   expect(label.headers()['content-type']).toBe('application/pdf');
 
+  // A scan opens the piece and changes nothing: what is typed now is still there, and is what is kept.
+  await page.getByLabel('Place', { exact: true }).fill('Rack Z, 10');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('row', { name: /Rack Z, 10/ })).toContainText(code);
+
   await page.getByLabel('The rack as CSV').setInputFiles({
     name: 'x.csv',
     mimeType: 'text/csv',

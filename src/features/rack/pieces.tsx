@@ -236,7 +236,10 @@ export function Rack({ first }: { first: RackView }) {
           aria-label="Scan a label, or find a piece"
           onChange={(event) => setFind(event.target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') scan();
+            if (event.key !== 'Enter') return;
+            // The form that opens takes the focus at once; the rest of this very key must not send it off.
+            event.preventDefault();
+            scan();
           }}
         />
         <input
