@@ -14,11 +14,14 @@ import { SheetSearch } from '@/core/cutting/sheets/search';
 import { Subsets } from '@/core/cutting/sheets/subsets';
 import { sheetTasks } from '@/core/cutting/sheets/task';
 import { checkSticks } from '@/core/cutting/sticks/check';
+import { Cover } from '@/core/cutting/sticks/cover';
 import { StickExact } from '@/core/cutting/sticks/exact';
+import { kindsOf } from '@/core/cutting/sticks/patterns';
 import { StickSearch } from '@/core/cutting/sticks/search';
 import { stickTasks } from '@/core/cutting/sticks/task';
+import { TightPlans } from '@/core/cutting/sticks/tight';
 import { bestSheets, bestSticks } from '../cutting/brute';
-import { bulkRectangles } from '../cutting/generate';
+import { bulkRectangles, perfectSticks, threeAStick } from '../cutting/generate';
 import { tinySheets, tinySticks } from '../cutting/tiny';
 
 let solver: Solver;
@@ -26,6 +29,12 @@ beforeAll(async () => {
   solver = await loadHighs();
 });
 const never = () => false;
+/** A frame under other names, for one that is wanted a second time. */
+const again = <F extends { id: string; legs: readonly { id: string; length: number }[] }>(frame: F, at: number): F => ({
+  ...frame,
+  id: `F${at}`,
+  legs: frame.legs.map((leg, of) => ({ ...leg, id: `F${at}-${of}` })),
+});
 
 describe('The exact plan of few frames', () => {
   it('costs what trying everything finds, and is a plan', () => {
@@ -49,6 +58,56 @@ describe('The exact plan of few frames', () => {
       expect(checkSticks(request, plan), told).toEqual([]);
     }
     expect(tried).toBeGreaterThan(100);
+  });
+});
+
+describe('Plans that leave next to nothing', () => {
+  it('are found for what was cut back together: with many ways to fill a stick, with few, with legs two by two', () => {
+    const twice = perfectSticks(3, 10);
+    const pairs = { ...twice, frames: [...twice.frames, ...twice.frames].map(again) };
+    for (const [request, sticks] of [
+      [perfectSticks(3, 20), 20],
+      [perfectSticks(2, 40), 40],
+      [threeAStick(2, 60), 60],
+      [pairs, 20],
+    ] as const) {
+      const [task] = stickTasks(request);
+      const plans = TightPlans.of(task!, kindsOf(task!), [...task!.frames.keys()], 1)!;
+      let found: ReturnType<TightPlans['step']>;
+      for (let turn = 0; turn < 2000 && !found; turn += 1) found = plans.step();
+      expect(found?.bars.length).toBe(sticks);
+      const news = { index: 0, result: found!, bound: 0, optimal: false };
+      expect(checkSticks(request, composeSticks(jobsOfSticks(request), [news]))).toEqual([]);
+    }
+  });
+
+  it('are chosen among sets exactly when some of them together hold every leg within the slack', () => {
+    const random = randomFrom(5);
+    let some = 0;
+    for (let round = 0; round < 300; round += 1) {
+      const counts = Array.from({ length: 4 }, () => 1 + random.below(2));
+      const sets = Array.from({ length: 9 }, () => ({
+        classes: counts.flatMap((count, one) => Array.from({ length: random.below(count + 1) }, () => one)),
+        left: random.below(3),
+      })).filter(({ classes }) => classes.length > 0);
+      const holds = (rest: readonly number[], slack: number, from: number): boolean =>
+        rest.every((one) => one === 0) ||
+        sets.slice(from).some(({ classes, left }, at) => {
+          const now = rest.map((count, one) => count - classes.filter((other) => other === one).length);
+          return left <= slack && now.every((one) => one >= 0) && holds(now, slack - left, from + at);
+        });
+      const cover = new Cover(sets, counts, 2, random);
+      let found: ReturnType<Cover['step']>;
+      while (!found && !cover.over) found = cover.step(5);
+      expect(found !== undefined, JSON.stringify({ sets, counts })).toBe(holds(counts, 2, 0));
+      if (!found) continue;
+      some += 1;
+      expect(found.flatMap(({ classes }) => classes).sort()).toEqual(
+        counts.flatMap((count, one) => Array.from({ length: count }, () => one)),
+      );
+      expect(found.reduce((sum, { left }) => sum + left, 0)).toBeLessThanOrEqual(2);
+    }
+    expect(some).toBeGreaterThan(50);
   });
 });
 

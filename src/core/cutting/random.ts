@@ -25,3 +25,10 @@ export function shuffle<T>(list: T[], random: Random): T[] {
   }
   return list;
 }
+
+/** How long the tries of a search by chance are to be that is begun anew: 1, 1, 2, 1, 1, 2, 4, … (Luby, Sinclair and Zuckerman). */
+export function luby(index: number): number {
+  let size = 1;
+  while (size < index) size = 2 * size + 1;
+  return size === index ? (size + 1) / 2 : luby(index - (size - 1) / 2);
+}

@@ -7,6 +7,7 @@ import { type SourceKind, classesOf, kindsOf } from './patterns';
 import { StickProof } from './proof';
 import { StickSearch } from './search';
 import type { StickResult, StickTask } from './task';
+import { TightPlans } from './tight';
 
 /** Classes of legs up to which the linear program comes before the search; above, the search goes first. */
 const FEW_CLASSES = 60;
@@ -22,6 +23,7 @@ export class StickSession extends Session<StickResult> {
   protected readonly search: StickSearch;
   private proof: StickProof | undefined;
   private exact: StickExact | undefined;
+  private tight: TightPlans | undefined;
   private made: readonly number[] | undefined;
   private few = true;
   private counting: Counting | undefined;
@@ -33,7 +35,7 @@ export class StickSession extends Session<StickResult> {
   constructor(
     readonly task: StickTask,
     private readonly solver: Solver | undefined,
-    seed = task.seed,
+    private readonly seed = task.seed,
   ) {
     super();
     this.search = new StickSearch(task, seed);
@@ -48,6 +50,7 @@ export class StickSession extends Session<StickResult> {
       .filter((frame) => task.frames[frame]!.legs.every((leg) => task.legs[leg]!.take <= most));
     this.kinds = kindsOf(task);
     if (allMade(task, this.kinds, made)) this.exact = new StickExact(this.task, made);
+    this.tight = TightPlans.of(task, this.kinds, made, this.seed);
     return made;
   }
   private count(made: readonly number[]): Counting {
@@ -91,8 +94,19 @@ export class StickSession extends Session<StickResult> {
       this.prove(this.counting, seconds, stop)
     )
       return;
+    if (this.turns % 2 === 0 && this.fillTightly()) return;
     this.search.cool(share);
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** A turn of the plans that leave next to nothing; false when the search has come as far, or none is to be expected. */
+  private fillTightly(): boolean {
+    const { tight } = this;
+    if (!tight || tight.over || this.cost <= tight.cost || this.bound > tight.cost) return false;
+    if (this.best.bars.length > tight.sticks + 1) return false;
+    const plan = tight.step();
+    if (plan) this.offer(plan);
+    return true;
   }
 
   /** The exact way has come to its end. */
