@@ -22,9 +22,14 @@ export interface Solved {
   readonly duals: Float64Array;
 }
 
+/** The solver's numbers for its two methods. */
+const [DUAL, PRIMAL] = [1, 4];
+
 /** A linear program to minimise whose columns come one after the other; solved again from the basis it has. */
 export class Growing {
   private readonly model: Model;
+  /** Limits changed since the last solution: it may be none any more, and no new column helps. */
+  private limited = false;
 
   constructor(
     private readonly solver: Solver,
@@ -39,6 +44,9 @@ export class Growing {
   }
   /** Undefined when there is no solution, or it was stopped. */
   solve(stop: () => boolean): Solved | undefined {
+    // With more columns the last solution still is one, so the primal method goes on from it.
+    this.model.options.set({ simplex_strategy: this.limited ? DUAL : PRIMAL });
+    this.limited = false;
     this.model.run({
       [this.solver.constants.callbackType.simplexInterrupt](event) {
         if (stop()) event.interrupt();
@@ -50,6 +58,7 @@ export class Growing {
   }
   limit(row: number, { lower, upper }: Row): void {
     this.model.changeRowBounds(row, lower, upper);
+    this.limited = true;
   }
   dispose(): void {
     this.model.dispose();

@@ -105,7 +105,7 @@ export class SheetSearch {
     pool.sort((a, b) => this.area[b]! - this.area[a]! || a - b);
     const oldWorth = old.reduce((sum, one) => sum + this.worth(one), 0) + retried.length * task.unmadePenalty;
     const allowed = this.heat > 0 ? -this.heat * Math.log(1 - random.next()) : 0;
-    const { sheets, left } = this.recreate(pool, 2 + random.below(8), oldWorth + allowed);
+    const { sheets, left } = this.recreate(pool, 4 + random.below(16), oldWorth + allowed);
     const worth = sheets.reduce((sum, one) => sum + this.worth(one), 0) + left.length * task.unmadePenalty;
     const keep = worth < oldWorth + allowed - 1e-6 || (worth <= oldWorth && random.next() < 0.5);
     if (left.length === 0) this.remember(sheets);
@@ -162,6 +162,16 @@ export class SheetSearch {
           break;
         }
     }
+  }
+
+  /** The sheets that cost least for what they hold, of all ever cut. */
+  cheapest(most: number): CutSheet[] {
+    const price = ({ cost, parts }: CutSheet) => cost / parts.reduce((sum, part) => sum + this.area[part]!, 0);
+    return [...this.pool.values()]
+      .map((sheet) => ({ sheet, price: price(sheet) }))
+      .sort((a, b) => a.price - b.price)
+      .slice(0, most)
+      .map(({ sheet }) => sheet);
   }
 
   /** Puts sheets in the place of others. True when that is a new best. */

@@ -11,7 +11,11 @@ const STEPS = 6;
 const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
 const EAGER = 10;
-const MASTER_TURNS = 40;
+/** Where there are many sizes the search has so long for itself, and most of the time after that. */
+const MIX_LATE = 800;
+const MIX_SHARE = 0.3;
+/** Ways of cutting that the search hands on when it is chosen among all. */
+const MOST_KNOWN = 300;
 /** What finds the best plan and proves it comes before the search for a good one. */
 const EXACT_SHARE = 3;
 /** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
@@ -59,8 +63,7 @@ export class SheetSession extends Session<SheetResult> {
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(stop)) return;
-    const early = this.search.sizes <= FEW_SIZES ? EAGER : MASTER_TURNS;
-    if (this.turns > early && this.masterMs < searchMs && this.mix(seconds, stop)) return;
+    if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
     const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.boundMs += this.bounding.nextMs;
@@ -78,12 +81,20 @@ export class SheetSession extends Session<SheetResult> {
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
   }
 
+  /** How long choosing among all ways may take by now: with many sizes it comes to something late. */
+  private mixingFor(searchMs: number): number {
+    return this.search.sizes <= FEW_SIZES ? searchMs : MIX_SHARE * (searchMs - MIX_LATE);
+  }
+
   /** A step of choosing among all ways known, where the parts are too many to be exact. True when there was one. */
   private mix(seconds: number, stop: () => boolean): boolean {
     const { task, made, solver } = this;
     const few = made.length <= MOST_EXACT_PARTS && !(this.exact?.over && !this.exact.done);
     if (few || !solver || made.length === 0) return false;
-    this.master ??= new SheetMaster(task, solver, made, this.seed);
+    if (!this.master) {
+      this.master = new SheetMaster(task, solver, made, this.seed);
+      for (const sheet of this.search.cheapest(MOST_KNOWN)) this.master.join(sheet);
+    }
     if (this.master.over) return false;
     // A plan found otherwise brings ways along.
     if (this.mixed !== this.best) {
