@@ -8,6 +8,7 @@ import { sheetsSchema } from '@/core/cutting/request';
 import { SheetBound } from '@/core/cutting/sheets/bound';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { SheetExact } from '@/core/cutting/sheets/exact';
+import { fewestNewSheets } from '@/core/cutting/sheets/fewest';
 import { SheetMaster } from '@/core/cutting/sheets/master';
 import { cellsOf } from '@/core/cutting/sheets/scale';
 import { SheetSearch } from '@/core/cutting/sheets/search';
@@ -173,6 +174,45 @@ describe('Sets of few parts', () => {
     expect(whole).toBeLessThan(rounds - 5);
   });
 
+  it('need as many new sheets as trying every choice of them says, whatever lies on the rack', () => {
+    const random = randomFrom(21);
+    const all = 0b11111;
+    const bits = [0, 1, 2, 3, 4];
+    const within = (set: number) => [...Array(all).keys()].map((at) => at + 1).filter((part) => (part & set) === part);
+    let saved = 0;
+    for (let round = 0; round < 300; round += 1) {
+      const racks = 1 + random.below(2);
+      const areas = bits.map(() => 100 * random.next()).sort((a, b) => b - a);
+      // Parts dealt out to sheets and to the rack, so that they just go: sets of each, and all sets within.
+      const dealt = [0, 0, 0, 0];
+      for (const bit of bits) dealt[random.below(dealt.length)]! |= 1 << bit;
+      const bought = new Set([...bits.map((bit) => 1 << bit), ...dealt.slice(racks)].flatMap(within));
+      const ways = [
+        ...[...bought].map((set) => ({ set, rack: 0 })),
+        ...dealt.slice(0, racks).flatMap((set, at) => within(set).map((part) => ({ set: part, rack: 1 << at }))),
+      ];
+      const least = (left: number, used: number): number =>
+        left === 0
+          ? 0
+          : Math.min(
+              ...ways
+                .filter(({ set, rack }) => set & left && !(rack & used))
+                .map(({ set, rack }) => (rack ? 0 : 1) + least(left & ~set, used | rack)),
+            );
+      const { count, ways: chosen } = fewestNewSheets(ways, areas, racks, 8, never);
+      const told = JSON.stringify({ ways, areas });
+      expect(count, told).toBe(least(all, 0));
+      expect(chosen!.reduce((sum, { set }) => sum | set, 0)).toBe(all);
+      expect(chosen!.filter(({ rack }) => rack === 0)).toHaveLength(count);
+      if (chosen!.length > count) saved += 1;
+    }
+    expect(saved).toBeGreaterThan(150);
+
+    // Areas that add up to a hair more than they are: what one sheet leaves just goes on the piece of the rack.
+    const just = [0b001, 0b010, 0b100].map((set) => ({ set, rack: 0 })).concat({ set: 0b110, rack: 1 });
+    expect(fewestNewSheets(just, [1.1, 0.7, 0.6], 1, 3, never).count).toBe(1);
+  });
+
   it('prove no more than is true, and give plans', () => {
     const random = randomFrom(12);
     let found = 0;
@@ -184,7 +224,7 @@ describe('Sets of few parts', () => {
       if (best.unmade.length > 0) continue;
       // As if only a poor plan were known, so that it must find one itself.
       const poor = { ...best, cost: best.cost * 2 };
-      const exact = new SheetExact(task!, [...task!.parts.keys()], racks, solver);
+      const exact = new SheetExact(task!, [...task!.parts.keys()], racks, solver, Infinity);
       const told = JSON.stringify(request);
       while (!exact.over) {
         const result = exact.step(poor, never);

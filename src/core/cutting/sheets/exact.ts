@@ -8,19 +8,29 @@
  */
 import { toSquareMm } from '../grain';
 import { Growing, type Solver } from '../linear';
+import { fewestNewSheets } from './fewest';
 import { MOST_BITS, Subsets } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, breaks, cutSheet, usefulArea } from './task';
 
 /** Bits of a state beside its set. */
 const MOST_RACKS = 6;
-const MOST_STATES = 200_000;
+/** Remainders solved, and points of sets looked at, in a millisecond, about; so much of the time left each may take. */
+const STATES_A_MS = 15;
+const POINTS_A_MS = 40_000;
+const SHARE = 0.25;
+const MOST_MS = 2000;
+/** Where turns are counted the work may not depend on the time. */
+const COUNTED_MS = 200;
 export const MOST_EXACT_PARTS = MOST_BITS - 1;
-const LIMITS = { sets: 60_000, work: 6_000_000, points: 11 };
+const MOST_SETS = 200_000;
+/** With more pieces a set the work grows too fast. */
+const CROWDED = 11;
 /** Points looked at in one step. */
 const GROW = 40_000;
 /** Sets that join the linear program at once. */
 const JOINING = 24;
 const ROUNDING = 1e-6;
+const REACH = 0.01;
 
 interface Way {
   readonly set: number;
@@ -81,13 +91,19 @@ const lowest = (set: number): number => 31 - Math.clz32(set & -set);
 export class SheetExact {
   private readonly made: readonly number[];
   private readonly subsets: Subsets | undefined;
-  private phase: 'sets' | 'prices' | 'plan' | 'bound' | 'over' = 'over';
+  private phase: 'sets' | 'count' | 'prices' | 'plan' | 'bound' | 'over' = 'over';
   private ways: Way[] = [];
   private byFirst: Way[][] = [];
   private program: Growing | undefined;
   private prices: Float64Array;
   private linear = 0;
+  /** How many new sheets it needs at the least, and what that says each must cost beside the prices of its parts. */
+  private fewest = 0;
+  private perNew = 0;
+  /** How far above what the prices prove a plan is looked for, as a share. */
+  private reach = REACH;
   private readonly areas: readonly number[];
+  private readonly states: number;
   bound = 0;
   /** It came to its end, other than being given up. */
   done = false;
@@ -98,7 +114,11 @@ export class SheetExact {
     /** Pieces of the rack that are free. */
     private readonly racks: readonly number[],
     private readonly solver: Solver | undefined,
+    /** What is left of the time; Infinity where turns are counted. */
+    seconds: number,
   ) {
+    const ms = seconds === Infinity ? COUNTED_MS : Math.min(MOST_MS, SHARE * 1000 * seconds);
+    this.states = STATES_A_MS * ms;
     // The largest first: few sets hold it.
     this.made = [...made].sort((a, b) => areaOf(task, b) - areaOf(task, a) || a - b);
     this.prices = new Float64Array(made.length + racks.length);
@@ -110,7 +130,7 @@ export class SheetExact {
     this.subsets = new Subsets(
       task,
       [...this.made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut],
-      LIMITS,
+      { sets: MOST_SETS, work: POINTS_A_MS * ms, points: CROWDED },
     );
     this.phase = 'sets';
   }
@@ -135,20 +155,39 @@ export class SheetExact {
       if (subsets!.tooMany) this.dispose();
       else if (subsets!.done) {
         this.list();
-        this.phase = 'prices';
+        this.phase = 'count';
       }
+    } else if (this.phase === 'count') {
+      this.phase = 'prices';
+      return this.count(best, stop);
     } else if (this.phase === 'prices') this.price(best, best.cost - never, stop);
-    else if (this.phase === 'plan') {
-      const states = this.solve((way) => (way.cost ??= this.costOf(way)), best.cost - never - 1e-3, stop);
-      this.phase = states ? 'bound' : 'over';
-      return states && this.read(states);
-    } else if (this.phase === 'bound') {
+    else if (this.phase === 'plan') return this.plan(best, never, stop);
+    else if (this.phase === 'bound') {
+      this.keep(best.cost - never);
       const states = this.solve(({ least }) => least, best.cost - never, stop);
       this.done = states !== undefined;
       if (states) this.bound = Math.min(best.cost, states.get(this.key(2 ** made.length - 1, 0))!.cost + never);
       this.dispose();
     }
     return undefined;
+  }
+
+  /**
+   * A plan little above what the prices prove needs few ways, and is soon found; when there is none, one a little more
+   * above. Once there is one, none is cheaper.
+   */
+  private plan(best: SheetResult, never: number, stop: () => boolean): SheetResult | undefined {
+    const most = Math.min(best.cost - never - 1e-3, this.linear * (1 + this.reach));
+    this.keep(most);
+    const states = this.solve((way) => (way.cost ??= this.costOf(way)), most, stop);
+    if (!states) {
+      this.dispose();
+      return undefined;
+    }
+    const found = this.read(states);
+    this.reach *= 2;
+    if (found || most < this.linear * (1 + this.reach / 2)) this.phase = 'bound';
+    return found;
   }
 
   private areaOfSet(set: number): number {
@@ -186,6 +225,19 @@ export class SheetExact {
     }
   }
 
+  /** The fewest new sheets that hold all parts; a plan of so many, when one has been found. */
+  private count(best: SheetResult, stop: () => boolean): SheetResult | undefined {
+    const { task, made, racks, ways } = this;
+    const isNew = ({ source }: CutSheet) => !racks.includes(source);
+    const alone = made.every((_, at) => ways.some(({ set, least }) => set === 1 << at && least <= task.unmadePenalty));
+    const whole = best.unmade.length === task.parts.length - made.length;
+    if (!alone || !whole) return undefined;
+    const found = fewestNewSheets(ways, this.areas, racks.length, best.sheets.filter(isNew).length, stop);
+    this.fewest = found.count;
+    const sheets = found.ways?.flatMap((way) => this.sheetOf(way) ?? []);
+    return sheets && sheets.length === found.ways!.length ? assemble(task, sheets) : undefined;
+  }
+
   /** One solution of the linear program, and the sets that it lacks. */
   private price(best: SheetResult, cost: number, stop: () => boolean): void {
     const { made, racks, ways, task } = this;
@@ -193,6 +245,7 @@ export class SheetExact {
       this.program = new Growing(this.solver!, [
         ...made.map(() => ({ lower: 1, upper: Infinity })),
         ...racks.map(() => ({ lower: -Infinity, upper: 1 })),
+        { lower: this.fewest, upper: Infinity },
       ]);
       for (const at of made.keys()) this.program.add({ cost: task.unmadePenalty, upper: 1, rows: [at], values: [1] });
       const bits = new Map(made.map((part, at) => [part, 2 ** at] as const));
@@ -201,7 +254,8 @@ export class SheetExact {
     }
     const solved = this.program.solve(stop);
     if (!solved) return this.dispose();
-    this.prices = solved.duals;
+    this.prices = solved.duals.slice(0, made.length + racks.length);
+    this.perNew = Math.max(0, solved.duals[made.length + racks.length]!);
     const lacking: { way: Way; over: number }[] = [];
     let worst = 0;
     for (const way of ways) {
@@ -211,10 +265,12 @@ export class SheetExact {
       if (over < worst / 2) lacking.push({ way, over });
     }
     if (lacking.length === 0) {
-      this.linear = 0;
+      this.linear = this.perNew * this.fewest;
       for (const [at, price] of this.prices.entries()) this.linear += at < made.length ? price : Math.min(0, price);
       this.bound = best.cost - cost + this.linear - ROUNDING * made.length;
-      this.filter(cost);
+      for (const way of ways) way.over = this.above(way);
+      const room = cost - this.linear + ROUNDING;
+      this.ways = ways.filter(({ over }) => over <= room).sort((a, b) => a.over - b.over);
       this.phase = 'plan';
       return;
     }
@@ -224,27 +280,28 @@ export class SheetExact {
   private join({ set, rack, least }: Way): void {
     const rows: number[] = [];
     for (let rest = set; rest; rest &= rest - 1) rows.push(lowest(rest));
-    if (rack) rows.push(this.made.length + lowest(rack));
+    rows.push(this.made.length + (rack ? lowest(rack) : this.racks.length));
     this.program!.add({ cost: least, upper: Infinity, rows, values: rows.map(() => 1) });
   }
   /** What a way costs above the prices of its parts. */
   private above({ set, rack, least }: Way): number {
     let over = least;
     for (let rest = set; rest; rest &= rest - 1) over -= this.prices[lowest(rest)]!;
-    return rack ? over - this.prices[this.made.length + lowest(rack)]! : over;
+    return over - (rack ? this.prices[this.made.length + lowest(rack)]! : this.perNew);
   }
-  /** Keeps the ways that a plan below `cost` may have. */
-  private filter(cost: number): void {
+  /** The ways that a plan below `cost` may have. */
+  private keep(cost: number): void {
     const room = cost - this.linear + ROUNDING;
-    for (const way of this.ways) way.over = this.above(way);
-    const kept = this.ways.filter(({ over }) => over <= room).sort((a, b) => a.over - b.over);
     this.byFirst = this.made.map(() => []);
-    for (const way of kept) this.byFirst[lowest(way.set)]!.push(way);
-    this.ways = [];
+    for (const way of this.ways) {
+      if (way.over > room) break;
+      this.byFirst[lowest(way.set)]!.push(way);
+    }
   }
-  /** What the prices say of a remainder: it costs no less, whatever of the rack is left. */
-  private atLeast(set: number): number {
-    let sum = 0;
+  /** What the prices say of a remainder: it costs no less, whatever of the rack is left, after so many new sheets. */
+  private atLeast(set: number, opened: number): number {
+    // What is left needs the new sheets that are still missing of the fewest.
+    let sum = this.perNew * Math.max(0, this.fewest - opened);
     for (let rest = set; rest; rest &= rest - 1) sum += this.prices[lowest(rest)]!;
     for (let at = this.made.length; at < this.prices.length; at += 1) sum += Math.min(0, this.prices[at]!);
     return sum;
@@ -257,22 +314,22 @@ export class SheetExact {
     let ended = false;
     let looks = 0;
     // The cost of a remainder where it is below `room`; otherwise something that is not below it, nor above the truth.
-    const visit = (set: number, racks: number, room: number): number => {
+    const visit = (set: number, racks: number, room: number, opened: number): number => {
       if (set === 0) return 0;
-      const least = this.atLeast(set);
+      const least = this.atLeast(set, opened);
       if (least >= room) return least;
       const key = this.key(set, racks);
       const known = states.get(key);
       if (known && (known.found || known.cost >= room)) return known.cost;
-      if (ended || states.size > MOST_STATES || ((looks += 1) % 64 === 0 && stop())) {
+      if (ended || states.size > this.states || ((looks += 1) % 64 === 0 && stop())) {
         ended = true;
         return Infinity;
       }
       let cost = room;
       let chosen: Way | undefined;
-      const consider = (own: number, rest: number, used: number, way: Way | undefined) => {
+      const consider = (own: number, rest: number, used: number, now: number, way: Way | undefined) => {
         if (own >= cost) return;
-        const sum = own + visit(rest, used, cost - own);
+        const sum = own + visit(rest, used, cost - own, now);
         if (sum >= cost - ROUNDING) return;
         cost = sum;
         chosen = way;
@@ -281,15 +338,16 @@ export class SheetExact {
         // They come by what they cost above their prices: from here on none can be better.
         if (way.over + least >= cost) break;
         if ((way.set & ~set) === 0 && (way.rack & racks) === 0)
-          consider(costOf(way), set & ~way.set, racks | way.rack, way);
+          consider(costOf(way), set & ~way.set, racks | way.rack, opened + (way.rack ? 0 : 1), way);
       }
-      consider(task.unmadePenalty, set & (set - 1), racks, undefined);
+      // The fewest new sheets are those for all parts.
+      consider(task.unmadePenalty, set & (set - 1), racks, Infinity, undefined);
       const found = cost < room;
       states.set(key, { cost, way: chosen, found });
       return cost;
     };
     const whole = 2 ** this.made.length - 1;
-    const cost = visit(whole, 0, most);
+    const cost = visit(whole, 0, most, 0);
     if (ended) return undefined;
     if (!states.has(this.key(whole, 0))) states.set(this.key(whole, 0), { cost, way: undefined, found: false });
     return states;

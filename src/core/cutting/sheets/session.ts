@@ -62,7 +62,7 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
-    if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(stop)) return;
+    if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(seconds, stop)) return;
     if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
     const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
@@ -108,12 +108,12 @@ export class SheetSession extends Session<SheetResult> {
   }
 
   /** A step of the exact way, where the parts are few. True when there was one. */
-  private proveExactly(stop: () => boolean): boolean {
+  private proveExactly(seconds: number, stop: () => boolean): boolean {
     const { task, made } = this;
     if (made.length === 0 || made.length > MOST_EXACT_PARTS) return false;
     if (!this.exact) {
       const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
-      this.exact = new SheetExact(task, made, racks, this.solver);
+      this.exact = new SheetExact(task, made, racks, this.solver, seconds);
     }
     if (this.exact.over) return false;
     this.exactMs += this.exact.nextMs;

@@ -9,6 +9,9 @@ import { type SheetTask, type Tree } from './task';
 
 /** So many bits have their sets in one flat list. */
 export const MOST_BITS = 21;
+/** Of so few parts the sets are never too many; of more it shows after so many points how their pieces multiply. */
+const FEW_BITS = 14;
+const EARLY = 1_500_000;
 
 interface Size {
   readonly w: number;
@@ -141,7 +144,7 @@ export class Subsets {
       // Each larger set comes from the one without its highest part.
       for (let bit = 32 - Math.clz32(set); bit < bits; bit += 1) this.join(set | (1 << bit));
       const { sets, work, points } = this.limits;
-      const crowded = this.work > work / 4 && this.all.count > points * this.sets.length;
+      const crowded = bits > FEW_BITS && this.work > EARLY && this.all.count > points * this.sets.length;
       this.tooMany = this.sets.length > sets || this.work > work || crowded;
     }
   }
