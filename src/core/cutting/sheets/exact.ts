@@ -17,7 +17,7 @@ const MOST_RACKS = 6;
 /** Remainders solved, and points of sets looked at, in a millisecond, about; so much of the time left each may take. */
 const STATES_A_MS = 15;
 const POINTS_A_MS = 40_000;
-const SHARE = 0.25;
+const SHARE = 0.5;
 const MOST_MS = 2000;
 /** Where turns are counted the work may not depend on the time. */
 const COUNTED_MS = 200;
