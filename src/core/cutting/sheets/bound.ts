@@ -32,6 +32,8 @@ const MORE_WAYS = [
   { below: 1.5e6, ways: 1 },
 ];
 const LOWER = 0.85;
+/** More new sheets than anybody opens for one part. */
+const UNMADE = 1000;
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
 
@@ -43,16 +45,25 @@ const fitsOn = (task: SheetTask, part: number, on: SheetSource): boolean => {
 };
 export const fits = (task: SheetTask, part: number): boolean => task.sources.some((one) => fitsOn(task, part, one));
 
+/** The same task where only new sheets cost, one each: what it bounds is how many are needed. */
+export const countingTask = (task: SheetTask): SheetTask => ({
+  ...task,
+  minOffcut: { short: Infinity, long: Infinity },
+  unmadePenalty: UNMADE,
+  sources: task.sources.map((source) => ({ ...source, open: source.rack ? 0 : 1, rate: 0 })),
+});
+
 export class SheetBound {
   private readonly classes: SizeClass[];
   private readonly kinds: Kind[] = [];
   private readonly rate: number;
   private readonly load: number;
   /** Some best plan makes every part: each could have a new sheet for itself for less than its penalty. */
-  private readonly all: boolean;
+  readonly all: boolean;
   private readonly never: number;
   private readonly solver: Solver | undefined;
-  private level = -1;
+  /** Which grid it is on, or has come to. */
+  level = -1;
   private table: GuillotineTable | undefined;
   private scales: { x: Scale; y: Scale } | undefined;
   private program: Growing | undefined;
@@ -147,6 +158,16 @@ export class SheetBound {
     this.table = undefined;
   }
 
+  /** So many new sheets are needed at the least, where all parts are made. */
+  needs(sheets: number): void {
+    if (!this.all || sheets <= this.least) return;
+    this.least = sheets;
+    this.program?.limit(this.newRow, { lower: sheets, upper: Infinity });
+  }
+  private get newRow(): number {
+    return this.classes.length + this.kinds.length;
+  }
+
   private raise(bound: number): void {
     if (bound > this.bound) this.bound = bound;
   }
@@ -182,7 +203,7 @@ export class SheetBound {
     const lines = this.lines(bare);
     if (this.all) {
       this.raise(this.never + countBound(lines, this.load));
-      this.least = fewestNew(lines, this.load);
+      this.least = Math.max(this.least, fewestNew(lines, this.load));
     }
     if (!this.solver) return this.dispose();
     this.start(sheets);
@@ -202,7 +223,7 @@ export class SheetBound {
       const kind = kinds.findIndex((one) => sameKind(one.source, source));
       const counts = new Map<number, number>();
       for (const part of sheet.parts) counts.set(classOf.get(part)!, (counts.get(classOf.get(part)!) ?? 0) + 1);
-      this.join(kind, counts, sheet.cost);
+      this.join(kind, counts, source.rate > 0 ? sheet.cost : source.open);
     }
     this.ways = this.ways.filter(({ kind, cuts }) => {
       const { source } = kinds[kind]!;
@@ -217,7 +238,7 @@ export class SheetBound {
     this.program!.add({
       cost,
       upper: Infinity,
-      rows: [...counts.keys(), classes.length + kind, ...(isNew ? [classes.length + kinds.length] : [])],
+      rows: [...counts.keys(), classes.length + kind, ...(isNew ? [this.newRow] : [])],
       values: [...counts.values(), 1, ...(isNew ? [1] : [])],
     });
   }
@@ -319,7 +340,7 @@ export class SheetBound {
   private useDuals(duals: Float64Array): void {
     const { classes, kinds } = this;
     this.prices = duals.slice(0, classes.length);
-    const perNew = duals[classes.length + kinds.length]!;
+    const perNew = duals[this.newRow]!;
     this.gift = perNew * this.least;
     this.owns = kinds.map((_, index) => -duals[classes.length + index]!);
     this.fees = kinds.map(({ source }, index) => this.owns[index]! - (source.rack ? 0 : perNew));

@@ -1,7 +1,7 @@
 /** One material from the first plan on: search and bound in turns. */
 import type { Solver } from '../linear';
 import { type Part, Session } from '../session';
-import { SheetBound, fits } from './bound';
+import { SheetBound, countingTask, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
 import { FEW_SIZES, SheetMaster } from './master';
 import { SheetSearch } from './search';
@@ -25,10 +25,14 @@ const WHILE_EXACT = 0.4;
 const FITS = 3;
 const TRY_MS = 0.01;
 const COMBINE_MS = 2;
+const FEW_SHEETS = 10;
+/** Of a number of sheets. */
+const ROUNDING = 1e-6;
 
 export class SheetSession extends Session<SheetResult> {
   protected readonly search: SheetSearch;
   private bounding: SheetBound | undefined;
+  private counting: SheetBound | undefined;
   private exact: SheetExact | undefined;
   private readonly made: readonly number[];
   private turns = 0;
@@ -66,9 +70,7 @@ export class SheetSession extends Session<SheetResult> {
     if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
     const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
-      this.boundMs += this.bounding.nextMs;
-      this.bounding.step(this.search.best.sheets, this.cost, stop);
-      this.raise(this.bounding.bound);
+      this.prove(this.bounding, stop);
       return;
     }
     this.search.cool(share);
@@ -79,6 +81,25 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** A step of the bound; where one sheet more or less is much, the fewest new ones are bounded first on each grid. */
+  private prove(bounding: SheetBound, stop: () => boolean): void {
+    const { sheets } = this.search.best;
+    const opened = sheets.filter(({ source }) => !this.task.sources[source]!.rack).length;
+    if (opened <= FEW_SHEETS && bounding.all) this.counting ??= new SheetBound(countingTask(this.task), this.solver);
+    const { counting } = this;
+    if (counting && !counting.over && counting.level <= bounding.level) {
+      this.boundMs += counting.nextMs;
+      counting.step(sheets, opened, stop);
+      const needed = Math.ceil(counting.bound - ROUNDING);
+      bounding.needs(needed);
+      if (needed >= opened) counting.dispose();
+      return;
+    }
+    this.boundMs += bounding.nextMs;
+    bounding.step(sheets, this.cost, stop);
+    this.raise(bounding.bound);
   }
 
   /** How long choosing among all ways may take by now: with many sizes it comes to something late. */
@@ -127,6 +148,7 @@ export class SheetSession extends Session<SheetResult> {
 
   dispose(): void {
     this.bounding?.dispose();
+    this.counting?.dispose();
     this.exact?.dispose();
     this.master?.dispose();
   }
