@@ -11,8 +11,8 @@ const STEPS = 6;
 const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
 const EAGER = 10;
-/** Where there are many sizes the search has so long for itself, and most of the time after that. */
-const MIX_LATE = 800;
+/** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
+const [MIX_SOON, MIX_LATE] = [60, 800];
 const MIX_SHARE = 0.3;
 /** Ways of cutting that the search hands on when it is chosen among all. */
 const MOST_KNOWN = 300;
@@ -26,6 +26,8 @@ const FITS = 3;
 const TRY_MS = 0.01;
 const COMBINE_MS = 2;
 const FEW_SHEETS = 10;
+/** So many parts of each size make it worth to choose among all ways early. */
+const ALIKE = 3;
 /** Of a number of sheets. */
 const ROUNDING = 1e-6;
 
@@ -102,9 +104,11 @@ export class SheetSession extends Session<SheetResult> {
     this.raise(bounding.bound);
   }
 
-  /** How long choosing among all ways may take by now: with many sizes it comes to something late. */
+  /** How long choosing among all ways may take by now: the more different sizes, the later it comes to something. */
   private mixingFor(searchMs: number): number {
-    return this.search.sizes <= FEW_SIZES ? searchMs : MIX_SHARE * (searchMs - MIX_LATE);
+    const { sizes } = this.search;
+    if (sizes > FEW_SIZES) return MIX_SHARE * (searchMs - MIX_LATE);
+    return sizes * ALIKE <= this.made.length ? searchMs : searchMs - MIX_SOON;
   }
 
   /** A step of choosing among all ways known, where the parts are too many to be exact. True when there was one. */
