@@ -1,7 +1,7 @@
 'use client';
 /** The desk: choices left, the piece in the middle, the tape right. */
 import Button from '@mui/material/Button';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { OrderView, ShopView } from '@/contract/views';
 import { isTyping } from '@/ui/keys';
 import { useLive } from '@/ui/live';
@@ -16,14 +16,14 @@ import { Drawings } from './drawings';
 import { Tape, Totals } from './tape';
 import { type Desk, useDesk } from './use-desk';
 
-function useDeskKeys(desk: Desk, open: (index: number) => void) {
+function useDeskKeys(desk: Desk, save: () => void, open: (index: number) => void) {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       const command = event.ctrlKey || event.metaKey;
       const key = event.key.toLowerCase();
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
-      else if (command && key === 's') void desk.save();
+      else if (command && key === 's') save();
       else if (
         /^[1-6]$/.test(key) &&
         !command &&
@@ -36,7 +36,7 @@ function useDeskKeys(desk: Desk, open: (index: number) => void) {
     };
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
-  }, [desk, open]);
+  }, [desk, save, open]);
 }
 
 function OrderBar({ desk, number, onCustomer }: { desk: Desk; number: number | undefined; onCustomer: () => void }) {
@@ -166,7 +166,19 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
       document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus(),
     );
   }, []);
-  useDeskKeys(desk, show);
+  const { save: keepQuote } = desk;
+  // Saved while it is being said whose piece it is: as soon as that is known.
+  const soon = useRef(false);
+  const save = useCallback(() => {
+    if (dialog === 'customer') soon.current = true;
+    else void keepQuote();
+  }, [dialog, keepQuote]);
+  useEffect(() => {
+    if (!soon.current || dialog === 'customer') return;
+    soon.current = false;
+    void keepQuote();
+  }, [dialog, keepQuote]);
+  useDeskKeys(desk, save, show);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
