@@ -5,7 +5,7 @@ import { composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core
 import type { Solver } from '@/core/cutting/linear';
 import { randomFrom } from '@/core/cutting/random';
 import { sheetsSchema } from '@/core/cutting/request';
-import { SheetBound } from '@/core/cutting/sheets/bound';
+import { SheetBound, countingTask } from '@/core/cutting/sheets/bound';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { SheetExact } from '@/core/cutting/sheets/exact';
 import { fewestNewSheets } from '@/core/cutting/sheets/fewest';
@@ -22,7 +22,7 @@ import { StickSearch } from '@/core/cutting/sticks/search';
 import { stickTasks } from '@/core/cutting/sticks/task';
 import { TightPlans } from '@/core/cutting/sticks/tight';
 import { bestSheets, bestSticks } from '../cutting/brute';
-import { bulkRectangles, perfectSticks, threeAStick } from '../cutting/generate';
+import { bulkRectangles, dayOfRectangles, perfectSticks, threeAStick } from '../cutting/generate';
 import { tinySheets, tinySticks } from '../cutting/tiny';
 
 let solver: Solver;
@@ -130,6 +130,21 @@ describe('The bound of sheets by pricing', () => {
       if (bound.bound > 0.95 * best) near += 1;
     }
     expect(near).toBeGreaterThan(5);
+  });
+
+  it('counts new sheets for what can be made, and no more of them than a plan opens', () => {
+    const request = dayOfRectangles(3, 100);
+    const huge = { id: 'huge', material: request.parts[0]!.material, w: 4000, h: 4000 };
+    for (const parts of [request.parts, [...request.parts, huge]])
+      for (const task of sheetTasks({ ...request, parts })) {
+        const { best } = new SheetSearch(task, 1);
+        const opened = best.sheets.filter(({ source }) => !task.sources[source]!.rack).length;
+        const counting = new SheetBound(countingTask(task), solver);
+        while (!counting.over && counting.nextMs < 3) counting.step(best.sheets, opened, never);
+        counting.dispose();
+        expect(counting.newSheets).toBeLessThanOrEqual(opened);
+        expect(counting.newSheets).toBeGreaterThan(0.6 * opened);
+      }
   });
 
   it('rests on cells that never add up to more than the piece they are cut from', () => {

@@ -34,6 +34,8 @@ const MORE_WAYS = [
 const LOWER = 0.85;
 /** More new sheets than anybody opens for one part. */
 const UNMADE = 1000;
+/** Of a number of sheets. */
+const ROUNDING = 1e-6;
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
 
@@ -156,6 +158,11 @@ export class SheetBound {
     this.program?.dispose();
     this.program = undefined;
     this.table = undefined;
+  }
+
+  /** Of what a `countingTask` bounds: new sheets, at the least, for the parts that fit some source. */
+  get newSheets(): number {
+    return Math.ceil(this.bound - this.never - ROUNDING);
   }
 
   /** So many new sheets are needed at the least, where all parts are made. */

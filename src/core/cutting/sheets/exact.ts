@@ -100,7 +100,7 @@ export class SheetExact {
   /** How many new sheets it needs at the least, and what that says each must cost beside the prices of its parts. */
   private fewest = 0;
   private perNew = 0;
-  /** How far above what the prices prove a plan is looked for, as a share. */
+  /** How far above what the prices prove a plan is looked for, as a share of the best one's cost. */
   private reach = REACH;
   private readonly areas: readonly number[];
   private readonly states: number;
@@ -177,7 +177,9 @@ export class SheetExact {
    * above. Once there is one, none is cheaper.
    */
   private plan(best: SheetResult, never: number, stop: () => boolean): SheetResult | undefined {
-    const most = Math.min(best.cost - never - 1e-3, this.linear * (1 + this.reach));
+    const cost = best.cost - never;
+    const reached = this.linear + this.reach * cost;
+    const most = Math.min(cost - 1e-3, reached);
     this.keep(most);
     const states = this.solve((way) => (way.cost ??= this.costOf(way)), most, stop);
     if (!states) {
@@ -185,8 +187,8 @@ export class SheetExact {
       return undefined;
     }
     const found = this.read(states);
+    if (found || most < reached) this.phase = 'bound';
     this.reach *= 2;
-    if (found || most < this.linear * (1 + this.reach / 2)) this.phase = 'bound';
     return found;
   }
 
@@ -229,7 +231,11 @@ export class SheetExact {
   private count(best: SheetResult, stop: () => boolean): SheetResult | undefined {
     const { task, made, racks, ways } = this;
     const isNew = ({ source }: CutSheet) => !racks.includes(source);
-    const alone = made.every((_, at) => ways.some(({ set, least }) => set === 1 << at && least <= task.unmadePenalty));
+    // Some best plan makes every part: each could have a new sheet for itself for less than its penalty.
+    const single = new Set(
+      ways.flatMap(({ set, rack, least }) => (rack === 0 && least <= task.unmadePenalty ? set : [])),
+    );
+    const alone = made.every((_, at) => single.has(1 << at));
     const whole = best.unmade.length === task.parts.length - made.length;
     if (!alone || !whole) return undefined;
     const found = fewestNewSheets(ways, this.areas, racks.length, best.sheets.filter(isNew).length, stop);

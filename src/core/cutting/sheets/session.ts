@@ -28,8 +28,6 @@ const COMBINE_MS = 2;
 const FEW_SHEETS = 10;
 /** So many parts of each size make it worth to choose among all ways early. */
 const ALIKE = 3;
-/** Of a number of sheets. */
-const ROUNDING = 1e-6;
 
 export class SheetSession extends Session<SheetResult> {
   protected readonly search: SheetSearch;
@@ -94,9 +92,8 @@ export class SheetSession extends Session<SheetResult> {
     if (counting && !counting.over && counting.level <= bounding.level) {
       this.boundMs += counting.nextMs;
       counting.step(sheets, opened, stop);
-      const needed = Math.ceil(counting.bound - ROUNDING);
-      bounding.needs(needed);
-      if (needed >= opened) counting.dispose();
+      bounding.needs(counting.newSheets);
+      if (counting.newSheets >= opened) counting.dispose();
       return;
     }
     this.boundMs += bounding.nextMs;

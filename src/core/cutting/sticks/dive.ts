@@ -75,6 +75,8 @@ export class Dive {
   private push(legs: readonly number[], slack: number): void {
     const { room } = this;
     const takes = legs.map((leg) => this.takes[leg]!);
+    // Copying them is work as well.
+    this.sets.looks += legs.length >> 3;
     const late = this.sticks - this.levels.length <= this.late;
     const sets = late
       ? this.sets.of(takes, room, slack, LATE_SETS, LATE_LOOKS)

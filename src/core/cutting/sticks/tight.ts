@@ -41,7 +41,8 @@ export class TightPlans {
     private readonly made: readonly number[],
     seed: number,
   ) {
-    const classes = classesOf(task, (frame) => made.includes(frame));
+    const there = new Set(made);
+    const classes = classesOf(task, (frame) => there.has(frame));
     this.legs = classes.flatMap(({ legs }) => legs);
     this.classes = classes.flatMap(({ legs }, index) => legs.map(() => index));
     this.takes = this.legs.map((leg) => task.legs[leg]!.take);
