@@ -56,6 +56,10 @@ export class Growing {
     const { colValue, rowValue, rowDual } = this.model.getSolution();
     return { value: this.model.getObjectiveValue(), columns: colValue, rows: rowValue, duals: rowDual };
   }
+  /** Of a column, by its place among those added. */
+  price(column: number, cost: number): void {
+    this.model.changeColCost(column, cost);
+  }
   limit(row: number, { lower, upper }: Row): void {
     this.model.changeRowBounds(row, lower, upper);
     this.limited = true;

@@ -123,6 +123,22 @@ export class Subsets {
     for (let at = from; at < to; at += 1) if (this.all.w[at]! <= w && this.all.h[at]! <= h) return true;
     return false;
   }
+  /** The least width of a piece of the set that is no higher; Infinity when there is none, 0 for no parts. */
+  narrowest(set: number, high: number): number {
+    if (set === 0) return 0;
+    if (!this.has(set)) return Infinity;
+    const [from, to] = this.range(set);
+    for (let at = from; at < to; at += 1) if (this.all.h[at]! <= high) return this.all.w[at]!;
+    return Infinity;
+  }
+  /** The least height of a piece of the set that is no wider. */
+  flattest(set: number, wide: number): number {
+    if (set === 0) return 0;
+    if (!this.has(set)) return Infinity;
+    const [from, to] = this.range(set);
+    for (let at = to - 1; at >= from; at -= 1) if (this.all.w[at]! <= wide) return this.all.h[at]!;
+    return Infinity;
+  }
   /** The sizes of a set's pieces. */
   sizesOf(set: number): Size[] {
     const [from, to] = this.range(set);

@@ -118,6 +118,21 @@ export function usefulArea({ kerf, minOffcut }: SheetTask, w: number, h: number)
 export const breaks = ({ kerf, minBreak }: SheetTask, first: number, rest: number): boolean =>
   rest === 0 || ((rest <= kerf || rest - kerf >= minBreak) && first - kerf >= minBreak);
 
+/** What a part takes in mm², without the cut. */
+export const areaOf = (task: SheetTask, part: number): number => {
+  const { w, h } = task.parts[part]!;
+  return toSquareMm((w - task.kerf) * (h - task.kerf));
+};
+
+/** Whether a blade can make the cuts of a tree. */
+export function breakable(task: SheetTask, tree: Tree, w: number, h: number): boolean {
+  if (tree.kind !== 'cut') return true;
+  const side = tree.axis === 'x' ? w : h;
+  if (!breaks(task, tree.at, side - tree.at)) return false;
+  return tree.axis === 'x'
+    ? breakable(task, tree.first, tree.at, h) && breakable(task, tree.rest, w - tree.at, h)
+    : breakable(task, tree.first, w, tree.at) && breakable(task, tree.rest, w, h - tree.at);
+}
 /** A sheet cut by a tree: what it costs and wastes. */
 export function cutSheet(task: SheetTask, source: number, tree: Tree): CutSheet {
   const { w, h, open, rate } = task.sources[source]!;

@@ -1,0 +1,108 @@
+/**
+ * Chooses among all ways to cut a few parts: a way that holds the first part still to be made is taken off again and again,
+ * each remainder solved once. Prices say what a remainder costs at the least, and which ways come into question.
+ */
+import { type Way, lowest } from './ways';
+
+/** Bits of a state beside its set. */
+export const MOST_RACKS = 6;
+const ROUNDING = 1e-6;
+
+/** What a linear program over all ways says. */
+export interface Prices {
+  /** Of each part, then of each piece of the rack. */
+  readonly each: Float64Array;
+  /** How many new sheets are needed at the least, and what that says each must cost beside the prices of its parts. */
+  readonly fewest: number;
+  readonly perNew: number;
+}
+interface State {
+  /** The best cost of what is left, or what it is at least where nothing was found below. */
+  readonly cost: number;
+  readonly way: Way | undefined;
+  readonly found: boolean;
+}
+export interface Chosen {
+  /** What the cheapest choice costs, or what it is at least when there is none below what was asked for. */
+  readonly cost: number;
+  readonly ways: readonly Way[] | undefined;
+}
+
+/**
+ * The cheapest choice of `ways` that costs less than `most`; undefined when stopped or when there are too many remainders.
+ * `costOf` may make a way dearer, and more so above its prices, than it was; never cheaper.
+ */
+export function choose(
+  ways: readonly Way[],
+  parts: number,
+  { each, fewest, perNew }: Prices,
+  unmadePenalty: number,
+  costOf: (way: Way) => number,
+  most: number,
+  mostStates: number,
+  stop: () => boolean,
+): Chosen | undefined {
+  // By what they cost above their prices as it is known now.
+  const byFirst: { readonly way: Way; readonly over: number }[][] = Array.from({ length: parts }, () => []);
+  for (const way of ways) byFirst[lowest(way.set)]!.push({ way, over: way.over });
+  for (const list of byFirst) list.sort((a, b) => a.over - b.over);
+
+  /** What the prices say of a remainder: it costs no less, whatever of the rack is left, after so many new sheets. */
+  const atLeast = (set: number, opened: number): number => {
+    let sum = perNew * Math.max(0, fewest - opened);
+    for (let rest = set; rest; rest &= rest - 1) sum += each[lowest(rest)]!;
+    for (let at = parts; at < each.length; at += 1) sum += Math.min(0, each[at]!);
+    return sum;
+  };
+  const states = new Map<number, State>();
+  const keyOf = (set: number, racks: number): number => set * 2 ** MOST_RACKS + racks;
+  let ended = false;
+  let looks = 0;
+  // The cost of a remainder where it is below `room`; otherwise something that is not below it, nor above the truth.
+  const visit = (set: number, racks: number, room: number, opened: number): number => {
+    if (set === 0) return 0;
+    const least = atLeast(set, opened);
+    if (least >= room) return least;
+    const key = keyOf(set, racks);
+    const known = states.get(key);
+    if (known && (known.found || known.cost >= room)) return known.cost;
+    if (ended || states.size > mostStates || ((looks += 1) % 64 === 0 && stop())) {
+      ended = true;
+      return Infinity;
+    }
+    let cost = room;
+    let chosen: Way | undefined;
+    const consider = (own: number, rest: number, used: number, now: number, way: Way | undefined) => {
+      if (own >= cost) return;
+      const sum = own + visit(rest, used, cost - own, now);
+      if (sum >= cost - ROUNDING) return;
+      cost = sum;
+      chosen = way;
+    };
+    for (const { way, over } of byFirst[lowest(set)]!) {
+      // From here on none can be better.
+      if (over + least >= cost) break;
+      if ((way.set & ~set) !== 0 || (way.rack & racks) !== 0 || way.over + least >= cost) continue;
+      const own = costOf(way);
+      if (way.over + least >= cost) continue;
+      consider(own, set & ~way.set, racks | way.rack, opened + (way.rack ? 0 : 1), way);
+    }
+    // The fewest new sheets are those for all parts.
+    consider(unmadePenalty, set & (set - 1), racks, Infinity, undefined);
+    states.set(key, { cost, way: chosen, found: cost < room });
+    return cost;
+  };
+
+  const all = 2 ** parts - 1;
+  const cost = visit(all, 0, most, 0);
+  if (ended) return undefined;
+  if (!states.get(keyOf(all, 0))?.found) return { cost, ways: undefined };
+  const found: Way[] = [];
+  for (let [set, racks] = [all, 0]; set;) {
+    const { way } = states.get(keyOf(set, racks))!;
+    if (way) found.push(way);
+    racks |= way?.rack ?? 0;
+    set &= way ? ~way.set : set - 1;
+  }
+  return { cost, ways: found };
+}

@@ -1,0 +1,170 @@
+/**
+ * All ways to cut a sheet of few parts: every set that fits, on the cheapest source that is bought and on each piece of the
+ * rack. What a way costs is first told from below, its useful offcut as large as all that is left over; looking at it
+ * closer finds what is really left.
+ */
+import { toSquareMm } from '../grain';
+import { Rests } from './rests';
+import { type SubsetLimits, Subsets } from './subsets';
+import { type CutSheet, type SheetResult, type SheetTask, type Tree, areaOf, breakable, cutSheet } from './task';
+
+export interface Way {
+  readonly set: number;
+  /** One bit where it is cut from a piece of the rack. */
+  readonly rack: number;
+  source: number;
+  /** What it costs at least. */
+  least: number;
+  /** `least` has been looked at closer. */
+  looked: boolean;
+  /** What it costs above the prices of its parts, at least. */
+  over: number;
+  /** What the best tree known costs, once it has been asked for. */
+  cost?: number;
+}
+
+export const lowest = (set: number): number => 31 - Math.clz32(set & -set);
+/** Each part stays in the first of the chosen sheets that holds it; from the others it is left out. */
+function without(tree: Tree, gone: ReadonlySet<number>): Tree {
+  if (tree.kind === 'part') return gone.has(tree.part) ? { kind: 'left' } : tree;
+  if (tree.kind === 'left') return tree;
+  return { ...tree, first: without(tree.first, gone), rest: without(tree.rest, gone) };
+}
+/** The chosen sheets, each part cut once. */
+export function assemble(task: SheetTask, sheets: readonly CutSheet[]): SheetResult {
+  const made = new Set<number>();
+  const all: CutSheet[] = [];
+  for (const sheet of sheets) {
+    const gone = new Set(sheet.parts.filter((part) => made.has(part)));
+    const one = gone.size > 0 ? cutSheet(task, sheet.source, without(sheet.tree, gone)) : sheet;
+    if (one.parts.length === 0) continue;
+    for (const part of one.parts) made.add(part);
+    all.push(one);
+  }
+  const unmade = task.parts.map((_, part) => part).filter((part) => !made.has(part));
+  return { sheets: all, unmade, cost: NaN };
+}
+
+export class Ways {
+  private readonly subsets: Subsets;
+  private readonly rests: Rests;
+  private readonly areas: readonly number[];
+  /** What can be bought, one source of each kind. */
+  private readonly bought: readonly number[];
+  list: Way[] = [];
+
+  constructor(
+    private readonly task: SheetTask,
+    /** The parts of a set's bits. */
+    private readonly made: readonly number[],
+    private readonly racks: readonly number[],
+    limits: SubsetLimits,
+  ) {
+    const { short, long } = task.minOffcut;
+    const offcut = { w: short + task.kerf, h: long + task.kerf, turn: true };
+    const sizes = [...made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut];
+    this.subsets = new Subsets(task, sizes, limits);
+    this.rests = new Rests(task, this.subsets, sizes);
+    this.areas = made.map((part) => areaOf(task, part));
+    const kinds = new Map<string, number>();
+    for (const [index, source] of task.sources.entries())
+      if (source.most === Infinity) kinds.set(JSON.stringify([source.w, source.h, source.open]), index);
+    this.bought = [...kinds.values()];
+  }
+  get tooMany(): boolean {
+    return this.subsets.tooMany;
+  }
+  /** A piece of listing; true when all are there. */
+  grow(work: number): boolean {
+    const { subsets, racks } = this;
+    subsets.grow(work);
+    if (subsets.tooMany || !subsets.done) return false;
+    const offcutBit = 1 << this.made.length;
+    for (const set of subsets.sets) {
+      if (set & offcutBit) continue;
+      const add = (source: number, rack: number, least: number) =>
+        this.list.push({ set, source, rack, least, looked: false, over: 0 });
+      let least = Infinity;
+      for (const source of this.bought) least = Math.min(least, this.atLeast(set, source));
+      if (least < Infinity) add(this.bought[0]!, 0, least);
+      for (const [at, source] of racks.entries()) {
+        const cost = this.atLeast(set, source);
+        if (cost < Infinity) add(source, 1 << at, cost);
+      }
+    }
+    return true;
+  }
+
+  private atLeast(set: number, source: number): number {
+    const { task, subsets } = this;
+    const { w, h, open, rate } = task.sources[source]!;
+    if (!subsets.within(set, w, h)) return Infinity;
+    if (!subsets.within(set | (1 << this.made.length), w, h)) return open;
+    let left = toSquareMm((w - task.kerf) * (h - task.kerf));
+    for (let rest = set; rest; rest &= rest - 1) left -= this.areas[lowest(rest)]!;
+    return open - rate * Math.max(0, left);
+  }
+
+  /** Looks at a way closer: what it really costs, where no blade is in the way; and on which source it is bought. */
+  look(way: Way): void {
+    if (way.looked) return;
+    way.looked = true;
+    const { task, subsets, rests } = this;
+    let least = Infinity;
+    for (const source of way.rack ? [way.source] : this.bought) {
+      const { w, h, open, rate } = task.sources[source]!;
+      if (!subsets.within(way.set, w, h)) continue;
+      const cost = rests.able ? open - rate * rests.atMost(way.set, w, h) : this.atLeast(way.set, source);
+      if (cost >= least) continue;
+      least = cost;
+      way.source = source;
+    }
+    way.over += least - way.least;
+    way.least = least;
+  }
+
+  leastOf(way: Way): number {
+    this.look(way);
+    return way.least;
+  }
+  /** What the best tree known for a way costs; Infinity when a blade can make none. */
+  costOf(way: Way): number {
+    this.look(way);
+    return (way.cost ??= this.priceOf(way));
+  }
+
+  private priceOf(way: Way): number {
+    const { task, rests } = this;
+    if (!rests.able || task.minBreak > 0) return this.sheetOf(way)?.cost ?? Infinity;
+    const { w, h, open, rate } = task.sources[way.source]!;
+    const { value, limit } = rests.most(way.set, w, h);
+    const least = open - rate * limit;
+    way.over += Math.max(0, least - way.least);
+    way.least = Math.max(way.least, least);
+    return open - rate * value;
+  }
+
+  /** The cheapest tree known for a way, if a blade can make one. */
+  sheetOf(way: Way): CutSheet | undefined {
+    this.look(way);
+    const { task, made, subsets, rests } = this;
+    const { set, source } = way;
+    const { w, h } = task.sources[source]!;
+    const leaf = (index: number, rotated: boolean): Tree => ({ kind: 'part', part: made[index]!, rotated });
+    if (rests.able) {
+      const tree = rests.tree(set, w, h, leaf);
+      if (task.minBreak === 0 || breakable(task, tree, w, h)) return cutSheet(task, source, tree);
+    }
+    let best: CutSheet | undefined;
+    for (const size of subsets.sizesOf(set)) {
+      if (size.w > w || size.h > h) continue;
+      for (const axis of ['x', 'y'] as const) {
+        const tree = subsets.tree(set, w, h, size, axis, leaf);
+        if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
+        const one = cutSheet(task, source, tree);
+        if (!best || one.cost < best.cost) best = one;
+      }
+    }
+    return best;
+  }
+}
