@@ -28,6 +28,18 @@ export interface Chosen {
   readonly ways: readonly Way[] | undefined;
 }
 
+/** Ways by what they cost above their prices as it is known now; flat, for they are run through again and again. */
+class Listed {
+  readonly list: readonly Way[];
+  readonly sets: Int32Array;
+  readonly overs: Float64Array;
+  constructor(ways: readonly Way[]) {
+    this.list = [...ways].sort((a, b) => a.over - b.over);
+    this.sets = Int32Array.from(this.list, ({ set }) => set);
+    this.overs = Float64Array.from(this.list, ({ over }) => over);
+  }
+}
+
 /**
  * The cheapest choice of `ways` that costs less than `most`; undefined when stopped or when there are too many remainders.
  * `costOf` may make a way dearer, and more so above its prices, than it was; never cheaper.
@@ -42,10 +54,7 @@ export function choose(
   mostStates: number,
   stop: () => boolean,
 ): Chosen | undefined {
-  // By what they cost above their prices as it is known now.
-  const byFirst: { readonly way: Way; readonly over: number }[][] = Array.from({ length: parts }, () => []);
-  for (const way of ways) byFirst[lowest(way.set)]!.push({ way, over: way.over });
-  for (const list of byFirst) list.sort((a, b) => a.over - b.over);
+  const byFirst = Array.from({ length: parts }, (_, first) => new Listed(ways.filter(({ set }) => lowest(set) === first)));
 
   /** What the prices say of a remainder: it costs no less, whatever of the rack is left, after so many new sheets. */
   const atLeast = (set: number, opened: number): number => {
@@ -79,10 +88,13 @@ export function choose(
       cost = sum;
       chosen = way;
     };
-    for (const { way, over } of byFirst[lowest(set)]!) {
+    const { list, sets, overs } = byFirst[lowest(set)]!;
+    for (let at = 0; at < list.length; at += 1) {
       // From here on none can be better.
-      if (over + least >= cost) break;
-      if ((way.set & ~set) !== 0 || (way.rack & racks) !== 0 || way.over + least >= cost) continue;
+      if (overs[at]! + least >= cost) break;
+      if ((sets[at]! & ~set) !== 0) continue;
+      const way = list[at]!;
+      if ((way.rack & racks) !== 0 || way.over + least >= cost) continue;
       const own = costOf(way);
       if (way.over + least >= cost) continue;
       consider(own, set & ~way.set, racks | way.rack, opened + (way.rack ? 0 : 1), way);

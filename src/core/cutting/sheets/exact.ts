@@ -8,18 +8,18 @@
 import { Growing, type Solver } from '../linear';
 import { MOST_RACKS, type Prices, choose } from './choice';
 import { fewestNewSheets } from './fewest';
-import { MOST_BITS } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, areaOf } from './task';
 import { type Way, Ways, assemble, lowest } from './ways';
 
 /** Remainders solved, and points of sets looked at, in a millisecond, about; so much of the time left each may take. */
 const STATES_A_MS = 15;
-const POINTS_A_MS = 40_000;
+const POINTS_A_MS = 50_000;
 const SHARE = 0.5;
 const MOST_MS = 2000;
 /** Where turns are counted the work may not depend on the time. */
 const COUNTED_MS = 200;
-export const MOST_EXACT_PARTS = MOST_BITS - 1;
+/** Fewer than a set has bits. */
+export const MOST_EXACT_PARTS = 24;
 const MOST_SETS = 200_000;
 /** With more pieces a set the work grows too fast. */
 const CROWDED = 11;
@@ -34,12 +34,12 @@ const REACH = 0.01;
 export class SheetExact {
   private readonly made: readonly number[];
   private readonly all: Ways | undefined;
-  private phase: 'sets' | 'count' | 'prices' | 'plan' | 'bound' | 'over' = 'over';
+  private phase: 'sets' | 'count' | 'prices' | 'soon' | 'plan' | 'bound' | 'over' = 'over';
   /** Those that may be in a better plan. */
   private ways: readonly Way[] = [];
   private program: Growing | undefined;
-  /** The ways in the program, in its order after one column for each part. */
-  private readonly columns: Way[] = [];
+  /** The ways in the program and what they cost there, in its order after one column for each part. */
+  private readonly columns: { readonly way: Way; cost: number }[] = [];
   /** Ways in the program are looked at closer: only once their prices are about right. */
   private closer = false;
   private prices: Prices;
@@ -97,6 +97,8 @@ export class SheetExact {
       case 'prices':
         this.price(best, best.cost - never, stop);
         return undefined;
+      case 'soon':
+        return this.soon(best, never, stop);
       case 'plan':
         return this.plan(best, never, stop);
       case 'bound': {
@@ -110,6 +112,18 @@ export class SheetExact {
       case 'over':
         return undefined;
     }
+  }
+  /** A plan before anything is looked at closer: not the best one, but soon. */
+  private soon(best: SheetResult, never: number, stop: () => boolean): SheetResult | undefined {
+    const cost = best.cost - never;
+    const reached = this.linear + this.reach * cost;
+    const chosen = this.choose(({ least }) => least, Math.min(cost, reached), stop);
+    this.reach *= 2;
+    if (chosen && !chosen.ways && cost > reached) return undefined;
+    this.reach = REACH;
+    this.closer = true;
+    this.phase = 'prices';
+    return chosen?.ways?.every((way) => this.all!.costOf(way) < Infinity) ? this.planOf(chosen.ways) : undefined;
   }
   /**
    * A plan little above what the prices prove needs few ways, and is soon found; when there is none, one a little more
@@ -191,27 +205,31 @@ export class SheetExact {
     const { fewest } = this.prices;
     const each = duals.slice(0, made.length + racks.length);
     this.prices = { each, fewest, perNew: Math.max(0, duals[made.length + racks.length]!) };
-    for (const way of all.list) way.over = this.above(way);
+    const sums = all.sums(each);
+    const { perNew } = this.prices;
+    for (const way of all.list)
+      way.over = way.least - sums[way.place]! - (way.rack ? each[made.length + lowest(way.rack)]! : perNew);
     if (this.joinLacking()) return;
-    this.closer = true;
-    if (this.lookAtUsed(columns)) return;
-    this.linear = this.prices.perNew * fewest;
+    if (this.closer && this.lookAtUsed(columns)) return;
+    this.linear = perNew * fewest;
     for (const [at, price] of each.entries()) this.linear += at < made.length ? price : Math.min(0, price);
     this.bound = best.cost - cost + this.linear - ROUNDING * made.length;
     const room = cost - this.linear + ROUNDING;
     this.ways = all.list.filter(({ over }) => over <= room);
-    this.phase = 'plan';
+    this.phase = this.closer ? 'plan' : 'soon';
   }
   /** Ways that cost less than their prices join, those that lack most first. */
   private joinLacking(): boolean {
     const all = this.all!;
     for (;;) {
-      const lacking = all.list.filter(({ over }) => over < -ROUNDING).sort((a, b) => a.over - b.over);
-      if (lacking.length === 0) return false;
-      const half = lacking[0]!.over / 2;
+      let worst = 0;
+      for (const { over } of all.list) worst = Math.min(worst, over);
+      if (worst >= -ROUNDING) return false;
+      const half = worst / 2;
+      const lacking = all.list.filter(({ over }) => over <= half).sort((a, b) => a.over - b.over);
       let joined = 0;
       for (const way of lacking) {
-        if (joined === JOINING || way.over > half) break;
+        if (joined === JOINING) break;
         if (this.closer) all.look(way);
         if (way.over > half) continue;
         this.join(way);
@@ -223,29 +241,22 @@ export class SheetExact {
   /** Looks closer at the ways that a solution uses. True when one of them costs more than it was taken for. */
   private lookAtUsed(columns: Float64Array): boolean {
     let dearer = false;
-    for (const [at, way] of this.columns.entries()) {
-      if (way.looked || columns[this.made.length + at]! < ROUNDING) continue;
-      const before = way.least;
-      this.all!.look(way);
-      if (way.least === before) continue;
-      this.program!.price(this.made.length + at, way.least);
+    for (const [at, column] of this.columns.entries()) {
+      if (columns[this.made.length + at]! < ROUNDING) continue;
+      const least = this.all!.leastOf(column.way);
+      if (least === column.cost) continue;
+      column.cost = least;
+      this.program!.price(this.made.length + at, least);
       dearer = true;
     }
     return dearer;
   }
   private join(way: Way): void {
     const { set, rack } = way;
-    this.columns.push(way);
+    this.columns.push({ way, cost: way.least });
     const rows: number[] = [];
     for (let rest = set; rest; rest &= rest - 1) rows.push(lowest(rest));
     rows.push(this.made.length + (rack ? lowest(rack) : this.racks.length));
     this.program!.add({ cost: way.least, upper: Infinity, rows, values: rows.map(() => 1) });
-  }
-  /** What a way costs above the prices of its parts. */
-  private above({ set, rack, least }: Way): number {
-    const { each, perNew } = this.prices;
-    let over = least;
-    for (let rest = set; rest; rest &= rest - 1) over -= each[lowest(rest)]!;
-    return over - (rack ? each[this.made.length + lowest(rack)]! : perNew);
   }
 }

@@ -2,7 +2,8 @@
  * The most that useful offcuts can take of a piece beside the parts of a set, over all ways to cut it edge to edge, and
  * the cuts that leave so much. A useful offcut has a least size as a part has, and grows into what is left over.
  *
- * A cut shares the set out over two sides. A side that keeps no offcut is as small as its parts allow. Where both sides
+ * A cut shares the set out over two sides. A side that keeps no offcut is as small as its parts allow; where that is two
+ * beside each other in the same way, one of them is cut off first. Where both sides
  * keep one, what offcuts take is, for each arrangement, linear in the place of each cut; so in some best one the cut lies
  * as far from one edge of the piece as the parts and least offcuts take that stand between: those places are tried. What
  * both sides would keep if each had all the room between them is never less; it is known without trying the places, and
@@ -116,7 +117,7 @@ export class Rests {
       const [side, other] = across ? [w, h] : [h, w];
       for (let first = set; first && most < room; first = (first - 1) & set) {
         const rest = set & ~first;
-        const tight = side - this.least(first, across, other);
+        const tight = side - this.least(first, across, other, true);
         if (tight > 0 && toSquareMm(tight * other - this.areaOf(rest)) > most)
           most = Math.max(most, this.limitOf(rest, across, tight, other));
         // Each pair of sides once.
@@ -170,7 +171,7 @@ export class Rests {
       const [side, other] = across ? [w, h] : [h, w];
       for (let first = set; first; first = (first - 1) & set) {
         const rest = set & ~first;
-        const at = this.least(first, across, other);
+        const at = this.least(first, across, other, true);
         if (at < side) {
           const above = this.limitOf(rest, across, side - at, other);
           if (above > 0) found.push({ across, first, side, other, from: at, to: at, tight: true, above });
@@ -262,8 +263,8 @@ export class Rests {
     return across ? this.best(set, side, other) : this.best(set, other, side);
   }
   /** The least side of a piece that holds a set when its other side is so long. */
-  private least(set: number, across: boolean, other: number): number {
-    return across ? this.subsets.narrowest(set, other) : this.subsets.flattest(set, other);
+  private least(set: number, across: boolean, other: number, prime = false): number {
+    return across ? this.subsets.narrowest(set, other, prime) : this.subsets.flattest(set, other, prime);
   }
   private areaOf(set: number): number {
     let sum = 0;

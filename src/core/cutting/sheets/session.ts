@@ -4,6 +4,7 @@ import { type Part, Session } from '../session';
 import { SheetBound, countingTask, fits } from './bound';
 import { MOST_EXACT_PARTS, SheetExact } from './exact';
 import { FEW_SIZES, SheetMaster } from './master';
+import { Nearby } from './nearby';
 import { SheetSearch } from './search';
 import type { SheetResult, SheetTask } from './task';
 
@@ -14,6 +15,9 @@ const EAGER = 10;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
 const MIX_SHARE = 0.3;
+/** A few sheets are planned anew exactly when the search has had so long, and for as long as it has from then on. */
+const NEAR_LATE = 100;
+const NEAR_SHARE = 1;
 /** Ways of cutting that the search hands on when it is chosen among all. */
 const MOST_KNOWN = 300;
 /** What finds the best plan and proves it comes before the search for a good one. */
@@ -42,7 +46,9 @@ export class SheetSession extends Session<SheetResult> {
   private exactMs = 0;
   private combineMs = 0;
   private masterMs = 0;
+  private nearMs = 0;
   private master: SheetMaster | undefined;
+  private nearby: Nearby | undefined;
   private mixed: SheetResult | undefined;
 
   constructor(
@@ -68,6 +74,7 @@ export class SheetSession extends Session<SheetResult> {
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(seconds, stop)) return;
     if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
+    if (this.nearMs < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
     const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.prove(this.bounding, stop);
@@ -108,11 +115,25 @@ export class SheetSession extends Session<SheetResult> {
     return sizes * ALIKE <= this.made.length ? searchMs : searchMs - MIX_SOON;
   }
 
+  /** The exact way is not open, or was given up. */
+  private get many(): boolean {
+    return this.made.length > MOST_EXACT_PARTS || (this.exact !== undefined && this.exact.over && !this.exact.done);
+  }
+  /** A step of planning a few sheets anew, where the parts are too many to be exact. True when there was one. */
+  private lookNearby(stop: () => boolean): boolean {
+    const { task, solver, seed } = this;
+    if (!this.many || !solver || this.best.sheets.length < 2) return false;
+    this.nearby ??= new Nearby(task, solver, seed);
+    this.nearMs += this.nearby.nextMs;
+    const found = this.nearby.step(this.best, stop);
+    if (found) this.offer(found);
+    return true;
+  }
+
   /** A step of choosing among all ways known, where the parts are too many to be exact. True when there was one. */
   private mix(seconds: number, stop: () => boolean): boolean {
     const { task, made, solver } = this;
-    const few = made.length <= MOST_EXACT_PARTS && !(this.exact?.over && !this.exact.done);
-    if (few || !solver || made.length === 0) return false;
+    if (!this.many || !solver || made.length === 0) return false;
     if (!this.master) {
       this.master = new SheetMaster(task, solver, made, this.seed);
       for (const sheet of this.search.cheapest(MOST_KNOWN)) this.master.join(sheet);
@@ -152,5 +173,6 @@ export class SheetSession extends Session<SheetResult> {
     this.counting?.dispose();
     this.exact?.dispose();
     this.master?.dispose();
+    this.nearby?.dispose();
   }
 }

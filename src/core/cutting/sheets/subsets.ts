@@ -7,8 +7,8 @@
  */
 import { type SheetTask, type Tree } from './task';
 
-/** So many bits have their sets in one flat list. */
-export const MOST_BITS = 21;
+/** So many bits have a number for each of their sets; of more only the sets that are found have one. */
+const FLAT_BITS = 21;
 /** Of so few parts the sets are never too many; of more it shows after so many points how their pieces multiply. */
 const FEW_BITS = 14;
 const EARLY = 1_500_000;
@@ -51,18 +51,73 @@ class Pieces {
     this.how[this.count] = how;
     this.count += 1;
   }
+  /** Puts a piece where those before it are no wider and those after it wider; what lies within another goes. */
+  insert(at: number, w: number, h: number, how: number): void {
+    if (at > 0 && this.h[at - 1]! <= h) return;
+    const from = at > 0 && this.w[at - 1] === w ? at - 1 : at;
+    let to = at;
+    while (to < this.count && this.h[to]! >= h) to += 1;
+    const more = from + 1 - to;
+    if (more === 1) this.put(0, 0, 0);
+    else this.count += more;
+    if (more !== 0)
+      for (const list of [this.w, this.h, this.how])
+        list.copyWithin(from + 1, to, more === 1 ? this.count - 1 : this.count - more);
+    this.w[from] = w;
+    this.h[from] = h;
+    this.how[from] = how;
+  }
+}
+
+/** Numbers by set, 0 where there is none: in one flat list, or hashed. */
+class Places {
+  private sets = new Int32Array(0);
+  private values: Int32Array;
+  private count = 0;
+  constructor(private readonly bits: number) {
+    this.values = new Int32Array(2 ** Math.min(bits, FLAT_BITS));
+    if (bits > FLAT_BITS) this.sets = new Int32Array(this.values.length);
+  }
+  private slot(set: number): number {
+    const { sets } = this;
+    const mask = sets.length - 1;
+    let at = Math.imul(set, 0x9e3779b1) >>> 8;
+    while (sets[(at &= mask)] !== 0 && sets[at] !== set) at += 1;
+    return at;
+  }
+  get(set: number): number {
+    return this.values[this.bits > FLAT_BITS ? this.slot(set) : set]!;
+  }
+  put(set: number, value: number): void {
+    if (this.bits <= FLAT_BITS) {
+      this.values[set] = value;
+      return;
+    }
+    if (2 * (this.count += 1) > this.sets.length) {
+      const { sets, values } = this;
+      this.sets = new Int32Array(2 * sets.length);
+      this.values = new Int32Array(2 * sets.length);
+      for (let at = 0; at < sets.length; at += 1)
+        if (sets[at] !== 0) {
+          const to = this.slot(sets[at]!);
+          this.sets[to] = sets[at]!;
+          this.values[to] = values[at]!;
+        }
+    }
+    const at = this.slot(set);
+    this.sets[at] = set;
+    this.values[at] = value;
+  }
 }
 
 export class Subsets {
   /** All sets found, by number of parts. */
   readonly sets: number[] = [];
   /** For each set 1 + its place among the found, or 0; then where its pieces begin among all, and end. */
-  private readonly place: Int32Array;
+  private readonly place: Places;
   private readonly from: number[] = [];
   private readonly all = new Pieces(1024);
-  private now = new Pieces(64);
-  private next = new Pieces(64);
-  private readonly found = new Pieces(64);
+  private readonly now = new Pieces(64);
   private readonly areas: readonly number[];
   private readonly largest: number;
   private readonly wide: number;
@@ -85,7 +140,7 @@ export class Subsets {
     this.high = Math.max(...task.sources.map((one) => one.h));
     this.areas = parts.map(({ w, h }) => w * h);
     this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
-    this.place = new Int32Array(2 ** parts.length);
+    this.place = new Places(parts.length);
     for (const [at, { w, h, turn }] of parts.entries()) {
       const { now } = this;
       now.count = 0;
@@ -104,16 +159,20 @@ export class Subsets {
   private keep(set: number): void {
     const { now, all } = this;
     this.sets.push(set);
-    this.place[set] = this.sets.length;
+    this.place.put(set, this.sets.length);
     this.from.push(all.count);
     for (let at = 0; at < now.count; at += 1) all.put(now.w[at]!, now.h[at]!, now.how[at]!);
   }
+  /** Of a set that was found, among all that were. */
+  placeOf(set: number): number {
+    return this.place.get(set) - 1;
+  }
   has(set: number): boolean {
-    return this.place[set] !== 0;
+    return this.place.get(set) !== 0;
   }
   /** The pieces of a set: the places of the first and of the one after the last. */
   private range(set: number): [from: number, to: number] {
-    const place = this.place[set]! - 1;
+    const place = this.place.get(set) - 1;
     return [this.from[place]!, this.from[place + 1] ?? this.all.count];
   }
   /** Whether a piece of the set lies within w × h. */
@@ -123,20 +182,29 @@ export class Subsets {
     for (let at = from; at < to; at += 1) if (this.all.w[at]! <= w && this.all.h[at]! <= h) return true;
     return false;
   }
-  /** The least width of a piece of the set that is no higher; Infinity when there is none, 0 for no parts. */
-  narrowest(set: number, high: number): number {
+  /**
+   * The least width of a piece of the set that is no higher; Infinity when there is none, 0 for no parts. When `prime`, also
+   * Infinity where that piece is two side by side.
+   */
+  narrowest(set: number, high: number, prime = false): number {
     if (set === 0) return 0;
-    if (!this.has(set)) return Infinity;
-    const [from, to] = this.range(set);
-    for (let at = from; at < to; at += 1) if (this.all.h[at]! <= high) return this.all.w[at]!;
+    const place = this.place.get(set);
+    if (place === 0) return Infinity;
+    const { w, h, how } = this.all;
+    const to = this.from[place] ?? this.all.count;
+    for (let at = this.from[place - 1]!; at < to; at += 1)
+      if (h[at]! <= high) return prime && how[at]! > 0 ? Infinity : w[at]!;
     return Infinity;
   }
-  /** The least height of a piece of the set that is no wider. */
-  flattest(set: number, wide: number): number {
+  /** The least height of a piece of the set that is no wider, when `prime` not where that is one above the other. */
+  flattest(set: number, wide: number, prime = false): number {
     if (set === 0) return 0;
-    if (!this.has(set)) return Infinity;
-    const [from, to] = this.range(set);
-    for (let at = to - 1; at >= from; at -= 1) if (this.all.w[at]! <= wide) return this.all.h[at]!;
+    const place = this.place.get(set);
+    if (place === 0) return Infinity;
+    const { w, h, how } = this.all;
+    const from = this.from[place - 1]!;
+    for (let at = (this.from[place] ?? this.all.count) - 1; at >= from; at -= 1)
+      if (w[at]! <= wide) return prime && how[at]! < 0 ? Infinity : h[at]!;
     return Infinity;
   }
   /** The sizes of a set's pieces. */
@@ -181,7 +249,7 @@ export class Subsets {
       const [b, bEnd] = this.range(set & ~first);
       this.work += aEnd - a + bEnd - b;
       this.beside(a, aEnd, b, bEnd, first);
-      this.above(a, aEnd, b, bEnd, ~first);
+      this.above(a, aEnd, b, bEnd, first);
     }
     if (this.now.count === 0) return;
     const { now } = this;
@@ -191,62 +259,55 @@ export class Subsets {
         return;
       }
   }
-  /** Side by side: from the highest pieces to the lowest. */
-  private beside(a: number, aEnd: number, b: number, bEnd: number, how: number): void {
-    const { w, h } = this.all;
-    const { found, wide, high } = this;
-    found.count = 0;
+  /**
+   * Side by side: from the highest pieces to the lowest. The first one is not itself two side by side: those stand for the
+   * same in another order.
+   */
+  private beside(a: number, aEnd: number, b: number, bEnd: number, first: number): void {
+    const { w, h, how } = this.all;
+    const { now, wide, high } = this;
+    let at = 0;
     let [i, j] = [a, b];
     while (i < aEnd && j < bEnd) {
+      if (how[i]! > 0) {
+        i += 1;
+        continue;
+      }
       const width = w[i]! + w[j]!;
       if (width > wide) break;
       const [one, other] = [h[i]!, h[j]!];
       const height = one > other ? one : other;
-      if (height <= high) found.put(width, height, how);
+      if (height <= high) {
+        while (at < now.count && now.w[at]! <= width) at += 1;
+        now.insert(at, width, height, first);
+      }
       if (one >= other) i += 1;
       if (other >= one) j += 1;
     }
-    if (found.count > 0) this.merge(false);
   }
   /** One above the other: from the widest pieces to the narrowest. */
-  private above(a: number, aEnd: number, b: number, bEnd: number, how: number): void {
-    const { w, h } = this.all;
-    const { found, wide, high } = this;
-    found.count = 0;
+  private above(a: number, aEnd: number, b: number, bEnd: number, first: number): void {
+    const { w, h, how } = this.all;
+    const { now, wide, high } = this;
+    let at = now.count;
     let [i, j] = [aEnd - 1, bEnd - 1];
     while (i >= a && j >= b) {
+      if (how[i]! < 0) {
+        i -= 1;
+        continue;
+      }
       const height = h[i]! + h[j]!;
       if (height > high) break;
       const [one, other] = [w[i]!, w[j]!];
       const width = one > other ? one : other;
-      if (width <= wide) found.put(width, height, how);
+      if (width <= wide) {
+        at = Math.min(at, now.count);
+        while (at > 0 && now.w[at - 1]! > width) at -= 1;
+        now.insert(at, width, height, ~first);
+      }
       if (one >= other) i -= 1;
       if (other >= one) j -= 1;
     }
-    if (found.count > 0) this.merge(true);
-  }
-  /** Puts what was found among the pieces at hand; what another lies within goes. */
-  private merge(backwards: boolean): void {
-    const { now, next, found } = this;
-    next.count = 0;
-    let lowest = Infinity;
-    let i = 0;
-    let j = backwards ? found.count - 1 : 0;
-    const step = backwards ? -1 : 1;
-    while (i < now.count || (j >= 0 && j < found.count)) {
-      const more = j >= 0 && j < found.count;
-      const mine =
-        i < now.count && (!more || now.w[i]! < found.w[j]! || (now.w[i] === found.w[j] && now.h[i]! <= found.h[j]!));
-      const from = mine ? now : found;
-      const at = mine ? i : j;
-      if (mine) i += 1;
-      else j += step;
-      if (from.h[at]! >= lowest) continue;
-      lowest = from.h[at]!;
-      next.put(from.w[at]!, lowest, from.how[at]!);
-    }
-    this.now = next;
-    this.next = now;
   }
 
   /**

@@ -10,6 +10,8 @@ import { type CutSheet, type SheetResult, type SheetTask, type Tree, areaOf, bre
 
 export interface Way {
   readonly set: number;
+  /** Of the set, among all sets. */
+  readonly place: number;
   /** One bit where it is cut from a piece of the rack. */
   readonly rack: number;
   source: number;
@@ -80,10 +82,10 @@ export class Ways {
     subsets.grow(work);
     if (subsets.tooMany || !subsets.done) return false;
     const offcutBit = 1 << this.made.length;
-    for (const set of subsets.sets) {
+    for (const [place, set] of subsets.sets.entries()) {
       if (set & offcutBit) continue;
       const add = (source: number, rack: number, least: number) =>
-        this.list.push({ set, source, rack, least, looked: false, over: 0 });
+        this.list.push({ set, place, source, rack, least, looked: false, over: 0 });
       let least = Infinity;
       for (const source of this.bought) least = Math.min(least, this.atLeast(set, source));
       if (least < Infinity) add(this.bought[0]!, 0, least);
@@ -93,6 +95,19 @@ export class Ways {
       }
     }
     return true;
+  }
+
+  /** What the parts of each set come to by price, at the set's place. */
+  sums(prices: ArrayLike<number>): Float64Array {
+    const { sets } = this.subsets;
+    const found = new Float64Array(sets.length);
+    for (let at = 0; at < sets.length; at += 1) {
+      const set = sets[at]!;
+      const last = lowest(set);
+      // The set without one of its parts came before it.
+      found[at] = (prices[last] ?? 0) + (set & (set - 1) ? found[this.subsets.placeOf(set & (set - 1))]! : 0);
+    }
+    return found;
   }
 
   private atLeast(set: number, source: number): number {
