@@ -89,6 +89,7 @@ export class Engine {
     const one = this.next(fair);
     if (!one) return undefined;
     one.turns += 1;
+    one.session.beside = this.running.filter(({ session }) => !session.optimal).length - 1;
     one.session.step(share, seconds, stop);
     return (took) => void (one.spent += took);
   }

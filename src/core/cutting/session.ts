@@ -13,6 +13,8 @@ const NOTHING = 1e-7;
 
 export abstract class Session<Result extends { readonly cost: number } = { readonly cost: number }> {
   bound = 0;
+  /** How many other jobs want some of the time that is left. */
+  beside = 0;
   /** Another number whenever plan or bound became better. */
   version = 0;
   protected abstract readonly search: Search<Result>;

@@ -16,6 +16,8 @@ const STATES_A_MS = 15;
 const POINTS_A_MS = 50_000;
 const SHARE = 0.5;
 const MOST_MS = 2000;
+/** What so many parts take, about, in milliseconds: it grows by a part of itself with each. */
+const takes = (parts: number): number => 3 * 1.25 ** parts;
 /** Where turns are counted the work may not depend on the time. */
 const COUNTED_MS = 200;
 /** Fewer than a set has bits. */
@@ -67,6 +69,7 @@ export class SheetExact {
     this.prices = { each: new Float64Array(made.length + racks.length), fewest: 0, perNew: 0 };
     const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
     if (!solver || !counted || racks.length > MOST_RACKS || made.length > MOST_EXACT_PARTS) return;
+    if (seconds < Infinity && takes(made.length) > 1000 * seconds) return;
     this.all = new Ways(task, this.made, racks, { sets: MOST_SETS, work: POINTS_A_MS * ms, points: CROWDED });
     this.phase = 'sets';
   }

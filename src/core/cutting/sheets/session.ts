@@ -25,6 +25,8 @@ const EXACT_SHARE = 3;
 /** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const WHILE_EXACT = 0.4;
+/** What comes of the bound after its first step comes late. */
+const BOUND_LATE = 40;
 /** A step of the bound must fit so many times into what is left. */
 const FITS = 3;
 const TRY_MS = 0.01;
@@ -75,7 +77,8 @@ export class SheetSession extends Session<SheetResult> {
     if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(seconds, stop)) return;
     if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
     if (this.nearMs < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
-    const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * searchMs;
+    const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
+    const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * (searchMs - late);
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.prove(this.bounding, stop);
       return;
@@ -156,7 +159,7 @@ export class SheetSession extends Session<SheetResult> {
     if (made.length === 0 || made.length > MOST_EXACT_PARTS) return false;
     if (!this.exact) {
       const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
-      this.exact = new SheetExact(task, made, racks, this.solver, seconds);
+      this.exact = new SheetExact(task, made, racks, this.solver, seconds / (1 + this.beside));
     }
     if (this.exact.over) return false;
     this.exactMs += this.exact.nextMs;

@@ -8,7 +8,8 @@
 import { type SheetTask, type Tree } from './task';
 
 /** So many bits have a number for each of their sets; of more only the sets that are found have one. */
-const FLAT_BITS = 21;
+const FLAT_BITS = 17;
+const FIRST_BITS = 14;
 /** Of so few parts the sets are never too many; of more it shows after so many points how their pieces multiply. */
 const FEW_BITS = 14;
 const EARLY = 1_500_000;
@@ -75,7 +76,7 @@ class Places {
   private values: Int32Array;
   private count = 0;
   constructor(private readonly bits: number) {
-    this.values = new Int32Array(2 ** Math.min(bits, FLAT_BITS));
+    this.values = new Int32Array(2 ** Math.min(bits, bits > FLAT_BITS ? FIRST_BITS : FLAT_BITS));
     if (bits > FLAT_BITS) this.sets = new Int32Array(this.values.length);
   }
   private slot(set: number): number {
