@@ -124,7 +124,7 @@ describe('The bound of sheets by pricing', () => {
       const bound = new SheetBound(task!, solver);
       // The finest grids take seconds each, and are no other code.
       while (!bound.over && bound.nextMs < 40) {
-        bound.step(search.best.sheets, search.best.cost, never);
+        bound.step(() => search.best.sheets, search.best.cost, never);
         expect(bound.bound, JSON.stringify(request)).toBeLessThanOrEqual(best * (1 + 1e-9));
       }
       if (bound.bound > 0.95 * best) near += 1;
@@ -140,7 +140,7 @@ describe('The bound of sheets by pricing', () => {
         const { best } = new SheetSearch(task, 1);
         const opened = best.sheets.filter(({ source }) => !task.sources[source]!.rack).length;
         const counting = new SheetBound(countingTask(task), solver);
-        while (!counting.over && counting.nextMs < 3) counting.step(best.sheets, opened, never);
+        while (!counting.over && counting.nextMs < 3) counting.step(() => best.sheets, opened, never);
         counting.dispose();
         expect(counting.newSheets).toBeLessThanOrEqual(opened);
         expect(counting.newSheets).toBeGreaterThan(0.6 * opened);

@@ -4,9 +4,15 @@
 import { type Random, randomFrom } from './random';
 import { type SheetsRequest, type SticksRequest, sheetsSchema, sticksSchema } from './request';
 
-export type Sample =
+export type Sample = (
   | { readonly kind: 'sticks'; readonly request: SticksRequest }
-  | { readonly kind: 'sheets'; readonly request: SheetsRequest };
+  | { readonly kind: 'sheets'; readonly request: SheetsRequest }
+) & {
+  /** How long it takes to come to all the code that it is there for, about. */
+  readonly ms: number;
+};
+/** What is planned exactly goes through more code than what is searched. */
+const [MS, EXACT_MS] = [350, 1200];
 
 /** `frames` frames over `mouldings` mouldings, each with some offcuts of two batches. */
 function sticks(random: Random, mouldings: number, frames: number, offcuts: number): Sample {
@@ -35,10 +41,10 @@ function sticks(random: Random, mouldings: number, frames: number, offcuts: numb
       };
     }),
   });
-  return { kind: 'sticks', request };
+  return { kind: 'sticks', request, ms: MS };
 }
 /** `parts` parts over `materials` materials, with and without offcuts. */
-function sheets(random: Random, materials: number, parts: number): Sample {
+function sheets(random: Random, materials: number, parts: number, ms: number): Sample {
   const side = (from: number, to: number) => from + random.below(to - from);
   const request = sheetsSchema.parse({
     materials: Array.from({ length: materials }, (_, material) => ({
@@ -58,16 +64,17 @@ function sheets(random: Random, materials: number, parts: number): Sample {
       h: side(200, 680),
     })),
   });
-  return { kind: 'sheets', request };
+  return { kind: 'sheets', request, ms };
 }
 
 export function samples(): Sample[] {
   const random = randomFrom(1);
   return [
     sticks(random, 8, 20, 4),
-    sheets(random, 4, 60),
+    sheets(random, 4, 60, MS),
+    sheets(random, 3, 39, EXACT_MS),
     sticks(random, 1, 60, 0),
-    sheets(random, 1, 90),
+    sheets(random, 1, 90, MS),
     sticks(random, 10, 50, 6),
   ];
 }

@@ -179,13 +179,13 @@ export class SheetBound {
     if (bound > this.bound) this.bound = bound;
   }
 
-  /** One filling of the table. `sheets` are those of the best plan, `cost` what it costs. */
-  step(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
+  /** One filling of the table. `sheets` are good ones, those of the best plan among them; `cost` is what it costs. */
+  step(sheets: () => readonly CutSheet[], cost: number, stop: () => boolean): void {
     if (this.over) return;
     // The first grid only now: the bound by counting is told before.
     if (!this.table) this.finer();
     if (this.over) return;
-    if (this.fresh) this.begin(sheets, cost, stop);
+    if (this.fresh) this.begin(sheets(), cost, stop);
     else this.price(cost, stop);
   }
 

@@ -26,7 +26,7 @@ const MOST_SETS = 200_000;
 /** With more pieces a set the work grows too fast. */
 const CROWDED = 11;
 /** Points looked at in one step. */
-const GROW = 40_000;
+const GROW = 50_000;
 /** Ways that join the linear program at once. */
 const JOINING = 24;
 const ROUNDING = 1e-6;
@@ -78,7 +78,7 @@ export class SheetExact {
   }
   /** What the next step takes, about, in milliseconds. */
   get nextMs(): number {
-    return this.phase === 'sets' ? 3 : this.phase === 'prices' ? 2 : 30;
+    return this.phase === 'sets' ? 1 : this.phase === 'prices' ? 2 : 20;
   }
   dispose(): void {
     this.phase = 'over';

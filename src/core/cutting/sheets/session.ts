@@ -27,6 +27,8 @@ const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const WHILE_EXACT = 0.4;
 /** What comes of the bound after its first step comes late. */
 const BOUND_LATE = 40;
+/** Sheets that its prices begin with, beside the plan's. */
+const GOOD = 40;
 /** A step of the bound must fit so many times into what is left. */
 const FITS = 3;
 const TRY_MS = 0.01;
@@ -96,18 +98,19 @@ export class SheetSession extends Session<SheetResult> {
   /** A step of the bound; where one sheet more or less is much, the fewest new ones are bounded first on each grid. */
   private prove(bounding: SheetBound, stop: () => boolean): void {
     const { sheets } = this.search.best;
+    const good = () => [...sheets, ...this.search.cheapest(GOOD)];
     const opened = sheets.filter(({ source }) => !this.task.sources[source]!.rack).length;
     if (opened <= FEW_SHEETS && bounding.all) this.counting ??= new SheetBound(countingTask(this.task), this.solver);
     const { counting } = this;
     if (counting && !counting.over && counting.level <= bounding.level) {
       this.boundMs += counting.nextMs;
-      counting.step(sheets, opened, stop);
+      counting.step(good, opened, stop);
       bounding.needs(counting.newSheets);
       if (counting.newSheets >= opened) counting.dispose();
       return;
     }
     this.boundMs += bounding.nextMs;
-    bounding.step(sheets, this.cost, stop);
+    bounding.step(good, this.cost, stop);
     this.raise(bounding.bound);
   }
 
