@@ -130,6 +130,10 @@ export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limi
         bound = Math.max(bound, event.data.mip_dual_bound ?? -Infinity);
         if (limits.stop()) event.interrupt();
       },
+      // Between two nodes there may be long linear programs.
+      [callbackType.simplexInterrupt](event) {
+        if (limits.stop()) event.interrupt();
+      },
     });
     const status = model.getModelStatus();
     const proven = status === modelStatus.optimal || status === modelStatus.infeasible;

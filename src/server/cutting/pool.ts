@@ -10,7 +10,7 @@ import { Thread, type ThreadDied } from './threads';
 
 export const THREADS = 2;
 /** A thread that goes on for so long after it was told to stop is not waited for. */
-const DEAF_MS = 32;
+const DEAF_MS = 24;
 /** One that still does not come back after so long is ended. */
 const LATE_MS = 1500;
 /** Less time than this is not worth handing work over for. */
@@ -194,7 +194,7 @@ class Work {
     for (const [thread, { id }] of this.busy) {
       thread.leave(id);
       if (wanted) thread.endsBy(LATE_MS);
-      else thread.restart();
+      else thread.replace();
     }
     this.end(() => this.resolve(this.all()));
   };

@@ -74,9 +74,16 @@ export class Thread {
   tell(message: ToThread): void {
     this.worker?.postMessage(message);
   }
-  /** Ends the worker in the middle of whatever it does and starts another; others give their work again. */
-  restart(): void {
+  /** Ends the worker in the middle of whatever it does, and starts another, as soon as nobody waits for that. */
+  replace(): void {
+    clearTimeout(this.expected);
+    this.expected = setTimeout(() => this.restart(), 0);
+  }
+  /** Others give their work again. */
+  private restart(): void {
     const old = this.worker;
+    this.expected = undefined;
+    if (this.closed) return;
     this.ready = this.start();
     void old?.terminate();
     const told = [...this.listeners.values()];
@@ -91,8 +98,8 @@ export class Thread {
     const { worker } = this;
     if (!worker || this.expected) return;
     this.expected = setTimeout(() => {
-      this.expected = undefined;
       if (this.worker === worker) this.restart();
+      else this.expected = undefined;
     }, ms);
     this.expected.unref();
   }

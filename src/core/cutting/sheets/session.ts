@@ -15,9 +15,9 @@ const EAGER = 10;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
 const MIX_SHARE = 0.3;
-/** A few sheets are planned anew exactly when the search has had so long, and for as long as it has from then on. */
-const NEAR_LATE = 100;
-const NEAR_SHARE = 1;
+/** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
+const NEAR_LATE = 300;
+const NEAR_SHARE = 0.4;
 /** Ways of cutting that the search hands on when it is chosen among all. */
 const MOST_KNOWN = 300;
 /** What finds the best plan and proves it comes before the search for a good one. */
