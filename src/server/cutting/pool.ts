@@ -194,7 +194,7 @@ class Work {
     for (const [thread, { id }] of this.busy) {
       thread.leave(id);
       if (wanted) thread.endsBy(LATE_MS);
-      else thread.replace();
+      else if (thread.up) thread.replace();
     }
     this.end(() => this.resolve(this.all()));
   };

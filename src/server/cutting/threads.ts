@@ -45,8 +45,13 @@ export class Thread {
         } else this.listeners.get(message.id)?.hear(message);
       });
       const died = (why: string) => {
+        // Ended on purpose, perhaps before it could work: the next one is waited for.
+        if (this.worker !== worker && !this.closed) {
+          resolve(this.ready);
+          return;
+        }
         reject(new ThreadDied(why));
-        if (this.worker !== worker || this.closed) return;
+        if (this.closed) return;
         this.worker = undefined;
         this.up = false;
         const told = [...this.listeners.values()];
