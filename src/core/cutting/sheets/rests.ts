@@ -45,11 +45,10 @@ const MOST_SIDES = 2 ** 53;
 /** Of useful areas, in mm². */
 const ROUNDING = 1e-6;
 const MOST_KNOWN = 200_000;
-/** Pieces looked at for one set. */
-const MOST_EFFORT = 100;
-/** Places of a cut: with more of them only some are tried. */
-const MOST_PLACES = 24;
-const MOST_LOOKS = 400;
+/** Pieces looked at for one set; places of a cut: with more of them only some are tried. */
+const PATIENCE = { pieces: 200, places: 24 };
+/** Sums looked at for each place. */
+const SUMS = 16;
 const PARTS = [0, 0.25, 0.5, 0.75, 1];
 
 const LEFT: Tree = { kind: 'left' };
@@ -91,6 +90,7 @@ export class Rests {
     private readonly subsets: Subsets,
     /** Sizes of the bits of a set; the last one is the least useful offcut. */
     private readonly parts: readonly Sized[],
+    private readonly patience = PATIENCE,
   ) {
     const longest = Math.max(...task.sources.map(({ w, h }) => Math.max(w, h)));
     this.limits = new Known(longest + 1);
@@ -133,7 +133,7 @@ export class Rests {
 
   /** The most useful area (mm²) known to be left beside a set on a piece of w × h, which it fits, and a limit of it. */
   most(set: number, w: number, h: number): Found {
-    this.effort = MOST_EFFORT;
+    this.effort = this.patience.pieces;
     return this.best(set, w, h);
   }
   private best(set: number, w: number, h: number): Found {
@@ -240,7 +240,7 @@ export class Rests {
     let looks = 0;
     const walk = (rest: number, sum: number): boolean => {
       if (sum > to) return true;
-      if ((looks += 1) > MOST_LOOKS || found.size > MOST_PLACES) return false;
+      if ((looks += 1) > SUMS * this.patience.places || found.size > this.patience.places) return false;
       if (rest === 0) {
         for (const row of this.rows) if (sum + row >= from && sum + row <= to) found.add(placeOf(sum + row));
         return true;
