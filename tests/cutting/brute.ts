@@ -93,6 +93,10 @@ export function bestSticks(request: SticksRequest): number {
 
 type Part = SheetsRequest['parts'][number];
 
+/**
+ * Cuts stand where parts end. A plan that cuts where an offcut is just long enough may cost a little less: none is the best
+ * that costs more.
+ */
 export function bestSheets(request: SheetsRequest): number {
   const material = request.materials[0]!;
   const { sheetTrim, offcutTrim, minOffcut, offcutValue, kerf } = request;

@@ -54,7 +54,10 @@ export function choose(
   mostStates: number,
   stop: () => boolean,
 ): Chosen | undefined {
-  const byFirst = Array.from({ length: parts }, (_, first) => new Listed(ways.filter(({ set }) => lowest(set) === first)));
+  const byFirst = Array.from(
+    { length: parts },
+    (_, first) => new Listed(ways.filter(({ set }) => lowest(set) === first)),
+  );
 
   /** What the prices say of a remainder: it costs no less, whatever of the rack is left, after so many new sheets. */
   const atLeast = (set: number, opened: number): number => {

@@ -125,7 +125,10 @@ export class Rests {
         const from = this.least(first | this.offcut, across, other);
         const to = side - this.least(rest | this.offcut, across, other);
         if (from <= to)
-          most = Math.max(most, this.limitOf(first, across, to, other) + this.limitOf(rest, across, side - from, other));
+          most = Math.max(
+            most,
+            this.limitOf(first, across, to, other) + this.limitOf(rest, across, side - from, other),
+          );
       }
     }
     return this.limits.put(set, w, h, Math.min(most, room));
