@@ -12,7 +12,7 @@ export type Sample = (
   readonly ms: number;
 };
 /** What is planned exactly goes through more code than what is searched. */
-const [MS, EXACT_MS] = [350, 1200];
+const [MS, EXACT_MS] = [350, 2500];
 
 /** `frames` frames over `mouldings` mouldings, each with some offcuts of two batches. */
 function sticks(random: Random, mouldings: number, frames: number, offcuts: number): Sample {

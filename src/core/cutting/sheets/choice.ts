@@ -26,6 +26,8 @@ export interface Chosen {
   /** What the cheapest choice costs, or what it is at least when there is none below what was asked for. */
   readonly cost: number;
   readonly ways: readonly Way[] | undefined;
+  /** Remainders solved. */
+  readonly states: number;
 }
 
 /** Ways by what they cost above their prices as it is known now; flat, for they are run through again and again. */
@@ -111,7 +113,7 @@ export function choose(
   const all = 2 ** parts - 1;
   const cost = visit(all, 0, most, 0);
   if (ended) return undefined;
-  if (!states.get(keyOf(all, 0))?.found) return { cost, ways: undefined };
+  if (!states.get(keyOf(all, 0))?.found) return { cost, ways: undefined, states: states.size };
   const found: Way[] = [];
   for (let [set, racks] = [all, 0]; set;) {
     const { way } = states.get(keyOf(set, racks))!;
@@ -119,5 +121,5 @@ export function choose(
     racks |= way?.rack ?? 0;
     set &= way ? ~way.set : set - 1;
   }
-  return { cost, ways: found };
+  return { cost, ways: found, states: states.size };
 }

@@ -29,6 +29,10 @@ const CROWDED = 11;
 const GROW = 50_000;
 /** Ways that join the linear program at once. */
 const JOINING = 24;
+/** What a step takes, about; a choice by its remainders as well. */
+const STEP_MS = { sets: 1, count: 10, prices: 2, soon: 5, plan: 5, bound: 5, over: 0 };
+/** Choices looked at where not every strip comes off: most of them cannot be cut as they are. */
+const MOST_BRITTLE = 12;
 const ROUNDING = 1e-6;
 const REACH = 0.01;
 
@@ -49,6 +53,9 @@ export class SheetExact {
   /** How far above what the prices prove a plan is looked for, as a share of the best one's cost. */
   private reach = REACH;
   private readonly states: number;
+  private choices = 0;
+  /** What its steps took, about, in milliseconds. */
+  spent = 0;
   bound = 0;
   /** It came to its end, other than being given up. */
   done = false;
@@ -76,10 +83,6 @@ export class SheetExact {
   get over(): boolean {
     return this.phase === 'over';
   }
-  /** What the next step takes, about, in milliseconds. */
-  get nextMs(): number {
-    return this.phase === 'sets' ? 1 : this.phase === 'prices' ? 2 : 20;
-  }
   dispose(): void {
     this.phase = 'over';
     this.program?.dispose();
@@ -89,6 +92,7 @@ export class SheetExact {
   step(best: SheetResult, stop: () => boolean): SheetResult | undefined {
     const { task, made, all } = this;
     const never = (task.parts.length - made.length) * task.unmadePenalty;
+    this.spent += STEP_MS[this.phase];
     switch (this.phase) {
       case 'sets':
         if (all!.grow(GROW)) this.phase = 'count';
@@ -148,7 +152,8 @@ export class SheetExact {
       return undefined;
     }
     const news = chosen.ways.filter((way) => way.cost === undefined);
-    if (news.length === 0) this.phase = 'bound';
+    this.choices += 1;
+    if (news.length === 0 || (this.task.minBreak > 0 && this.choices >= MOST_BRITTLE)) this.phase = 'bound';
     const dear = news.filter((way) => all.costOf(way) === Infinity);
     return dear.length === 0 ? this.planOf(chosen.ways) : undefined;
   }
@@ -157,7 +162,9 @@ export class SheetExact {
     const { made, prices, task, states } = this;
     const room = most - this.linear + ROUNDING;
     const ways = this.ways.filter(({ over }) => over <= room);
-    return choose(ways, made.length, prices, task.unmadePenalty, costOf, most, states, stop);
+    const chosen = choose(ways, made.length, prices, task.unmadePenalty, costOf, most, states, stop);
+    this.spent += (chosen?.states ?? states) / STATES_A_MS;
+    return chosen;
   }
   private planOf(ways: readonly Way[]): SheetResult {
     return assemble(

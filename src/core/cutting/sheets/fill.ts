@@ -16,6 +16,8 @@ const LEFT: Tree = { kind: 'left' };
 const LEAVE = 0.15;
 /** A part as wide or high as the piece at hand counts for more. */
 const FLUSH = 1.1;
+/** How often a part gets a strip to be broken off beside it, and how often above it. */
+const SPACED = 0.2;
 const WHIMS = 1024;
 const GRAINS_SQUARED = 256e6;
 
@@ -109,8 +111,8 @@ export class SheetFiller {
     this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
     this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
     this.brittle = task.minBreak > 0;
-    this.now = new Nodes(4 * task.parts.length + 8);
-    this.best = new Nodes(4 * task.parts.length + 8);
+    this.now = new Nodes(6 * task.parts.length + 8);
+    this.best = new Nodes(6 * task.parts.length + 8);
   }
 
   /** A new pool; `paired` when its parts are also looked at two by two. */
@@ -317,14 +319,14 @@ export class SheetFiller {
           pair = at;
         }
       }
-      if (pair >= 0) return this.around(this.both(pair), pairs.w[pair]!, pairs.h[pair]!, width, height);
+      if (pair >= 0) return this.spaced(this.both(pair), pairs.w[pair]!, pairs.h[pair]!, width, height);
     }
     const one = size[chosen]!;
     this.held += this.value[one]!;
     const node = this.leaf(chosen, turned);
     return turned
-      ? this.around(node, this.h[one]!, this.w[one]!, width, height)
-      : this.around(node, this.w[one]!, this.h[one]!, width, height);
+      ? this.spaced(node, this.h[one]!, this.w[one]!, width, height)
+      : this.spaced(node, this.w[one]!, this.h[one]!, width, height);
   }
 
   /** The cuts of a pair. */
@@ -348,6 +350,25 @@ export class SheetFiller {
     return this.cut(beside ? Kind.CutX : Kind.CutY, side(one, i, beside), first, rest);
   }
 
+  /**
+   * Where not every strip can be broken off, what lies beside a part can be nearly as large only if the part has a strip
+   * round it that can: with chance it gets one.
+   */
+  private spaced(leaf: number, a: number, b: number, width: number, height: number): number {
+    if (!this.brittle) return this.around(leaf, a, b, width, height);
+    const strip = this.task.kerf + this.task.minBreak;
+    let node = leaf;
+    let [w, h] = [a, b];
+    if (this.random.next() < SPACED && w + strip <= width && this.suits(w + strip, h, width, height)) {
+      node = this.cut(Kind.CutX, w, node, 0);
+      w += strip;
+    }
+    if (this.random.next() < SPACED && h + strip <= height && this.suits(w, h + strip, width, height)) {
+      node = this.cut(Kind.CutY, h, node, 0);
+      h += strip;
+    }
+    return this.around(node, w, h, width, height);
+  }
   /** Cuts what is a × b free in the corner of a piece and fills what is left of the piece. */
   private around(leaf: number, a: number, b: number, width: number, height: number): number {
     const { random } = this;

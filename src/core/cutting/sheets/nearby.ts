@@ -18,6 +18,7 @@ const SECONDS = 0.6;
 export class Nearby {
   private readonly random: Random;
   private exact: SheetExact | undefined;
+  private before = 0;
   private chosen: readonly CutSheet[] = [];
   private sub: SheetResult | undefined;
   /** Sheets chosen before, by their parts. */
@@ -30,11 +31,13 @@ export class Nearby {
   ) {
     this.random = randomFrom(seed);
   }
-  get nextMs(): number {
-    return this.exact?.nextMs ?? 0.1;
+  /** What its steps took, about, in milliseconds. */
+  get spent(): number {
+    return this.before + (this.exact?.spent ?? 0);
   }
   dispose(): void {
     this.exact?.dispose();
+    this.before += 0.1 + (this.exact?.spent ?? 0);
     this.exact = undefined;
   }
 

@@ -60,7 +60,7 @@ export class Pairs {
             const b = i === 0 ? ownH : ownW;
             const c = j === 0 ? itsW : itsH;
             const d = j === 0 ? itsH : itsW;
-            const [across, along] = [a > c ? a : c, b > d ? b : d];
+            const [across, along] = [this.joined(a, c), this.joined(b, d)];
             if ((a + c) * along <= most && a + c <= wide && along <= high)
               if (this.meets(b, along) && this.meets(d, along) && breaks(task, a, c))
                 this.put(pool, one, other, i + 2 * j, a + c, along, area);
@@ -70,6 +70,11 @@ export class Pairs {
           }
       }
     }
+  }
+  /** The side that two parts share: of the longer one, or wider by a strip of each that can be broken off. */
+  private joined(one: number, other: number): number {
+    const [short, long] = one < other ? [one, other] : [other, one];
+    return breaks(this.task, short, long - short) ? long : long + this.task.kerf + this.task.minBreak;
   }
   private meets(side: number, to: number): boolean {
     return breaks(this.task, side, to - side);

@@ -22,6 +22,8 @@ const NEAR_SHARE = 0.4;
 const MOST_KNOWN = 300;
 /** What finds the best plan and proves it comes before the search for a good one. */
 const EXACT_SHARE = 3;
+/** Where not every strip comes off, it proves little. */
+const BRITTLE_SHARE = 0.5;
 /** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const WHILE_EXACT = 0.4;
@@ -47,10 +49,8 @@ export class SheetSession extends Session<SheetResult> {
   private searches = 0;
   // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
   private boundMs = 0;
-  private exactMs = 0;
   private combineMs = 0;
   private masterMs = 0;
-  private nearMs = 0;
   private master: SheetMaster | undefined;
   private nearby: Nearby | undefined;
   private mixed: SheetResult | undefined;
@@ -76,9 +76,10 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
-    if (this.turns > EAGER && this.exactMs < EXACT_SHARE * searchMs && this.proveExactly(seconds, stop)) return;
+    if (this.turns > EAGER && (this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop))
+      return;
     if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
-    if (this.nearMs < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
+    if ((this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
     const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
     const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * (searchMs - late);
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
@@ -121,6 +122,9 @@ export class SheetSession extends Session<SheetResult> {
     return sizes * ALIKE <= this.made.length ? searchMs : searchMs - MIX_SOON;
   }
 
+  private get exactShare(): number {
+    return this.task.minBreak > 0 ? BRITTLE_SHARE : EXACT_SHARE;
+  }
   /** The exact way is not open, or was given up. */
   private get many(): boolean {
     return this.made.length > MOST_EXACT_PARTS || (this.exact !== undefined && this.exact.over && !this.exact.done);
@@ -130,7 +134,6 @@ export class SheetSession extends Session<SheetResult> {
     const { task, solver, seed } = this;
     if (!this.many || !solver || this.best.sheets.length < 2) return false;
     this.nearby ??= new Nearby(task, solver, seed);
-    this.nearMs += this.nearby.nextMs;
     const found = this.nearby.step(this.best, stop);
     if (found) this.offer(found);
     return true;
@@ -165,7 +168,6 @@ export class SheetSession extends Session<SheetResult> {
       this.exact = new SheetExact(task, made, racks, this.solver, seconds / (1 + this.beside));
     }
     if (this.exact.over) return false;
-    this.exactMs += this.exact.nextMs;
     const found = this.exact.step(this.search.best, stop);
     this.raise(this.exact.bound);
     // No grid proves more than all sets do.
