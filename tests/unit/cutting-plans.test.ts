@@ -3,6 +3,7 @@ import { Worker } from 'node:worker_threads';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { moveLeg, restOfSticks, withRestOfSticks } from '@/core/cutting/arrange';
 import { type SticksRequest, sheetsSchema, sticksSchema } from '@/core/cutting/request';
+import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import { makePlan } from '@/server/cutting/plans';
 import { CuttingPool } from '@/server/cutting/pool';
@@ -101,6 +102,19 @@ describe('plans', () => {
     expect(told.length).toBeGreaterThan(1);
     expect(told.at(-1)!).toBeLessThan(told[0]!);
     expect([...told].sort((a, b) => b - a)).toEqual(told);
+  });
+
+  it('of sheets pass it too where not every strip comes off', async () => {
+    for (const [seed, kerf] of [
+      [1, 0],
+      [2, 3],
+    ] as const) {
+      const request = { ...dayOfRectangles(seed, 40), minBreak: 20, kerf };
+      const answer = await makePlan(pool, 'sheets', request, { budgetMs: 600 });
+      if (!answer.ok) throw new Error(codes(answer));
+      expect(answer.value.unmade).toEqual([]);
+      expect(checkSheets(request, answer.value)).toEqual([]);
+    }
   });
 
   it('begin no worse than first fit decreasing', async () => {
