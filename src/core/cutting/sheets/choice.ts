@@ -5,7 +5,7 @@
 import { type Way, lowest } from './ways';
 
 /** Bits of a state beside its set. */
-export const MOST_RACKS = 6;
+export const MOST_RACKS = 12;
 const ROUNDING = 1e-6;
 
 /** What a linear program over all ways says. */
