@@ -45,7 +45,10 @@ export function tinySheets(random: Random) {
       {
         id: 'B',
         rotate: random.next() < 0.7,
-        stock: [{ id: 's', w: 600, h: 800 }],
+        stock: [
+          { id: 's', w: 600, h: 800 },
+          ...(random.next() < 0.3 ? [{ id: 't', w: 420, h: 500, price: pick(random, 190_000, 230_000) }] : []),
+        ],
         rack: Array.from({ length: random.below(2) }, (_, at) => ({
           id: `r${at}`,
           w: 250 + random.below(200),

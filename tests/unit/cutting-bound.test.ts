@@ -58,8 +58,8 @@ describe('the bound, against every plan there is', { timeout: 240_000 }, () => {
       const told = JSON.stringify(request);
       expect(checkSheets(request, plan), told).toEqual([]);
       expect(plan.bound, told).toBeLessThanOrEqual(best * (1 + 1e-9));
-      // Some hundredths cover what is won by cutting an offcut just long enough.
-      expect(plan.cost, told).toBeGreaterThan(0.97 * best);
+      // A tenth covers what is won by cutting an offcut just long enough.
+      expect(plan.cost, told).toBeGreaterThan(0.9 * best);
       if (!plan.optimal) continue;
       proven += 1;
       expect(plan.cost, told).toBeLessThanOrEqual(best * (1 + 1e-9));

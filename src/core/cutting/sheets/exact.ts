@@ -179,12 +179,10 @@ export class SheetExact {
     const ways = this.all!.list;
     const isNew = ({ source }: CutSheet) => !racks.includes(source);
     // Some best plan makes every part: each could have a new sheet for itself for less than its penalty.
-    const single = new Set(
-      ways.flatMap(({ set, rack, source }) =>
-        rack === 0 && task.sources[source]!.open <= task.unmadePenalty ? set : [],
-      ),
-    );
-    const alone = made.every((_, at) => single.has(1 << at));
+    const singles = ways.filter(({ set, rack }) => rack === 0 && (set & (set - 1)) === 0);
+    for (const way of singles) this.all!.look(way);
+    const cheap = singles.filter(({ source }) => task.sources[source]!.open <= task.unmadePenalty);
+    const alone = cheap.length === made.length;
     const whole = best.unmade.length === task.parts.length - made.length;
     if (!alone || !whole) return undefined;
     const areas = made.map((part) => areaOf(task, part));

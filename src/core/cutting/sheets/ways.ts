@@ -124,11 +124,10 @@ export class Ways {
   look(way: Way): void {
     if (way.looked) return;
     way.looked = true;
-    const { task, subsets, rests } = this;
+    const { task, rests } = this;
     let least = Infinity;
-    for (const source of way.rack ? [way.source] : this.bought) {
+    for (const source of this.sourcesOf(way)) {
       const { w, h, open, rate } = task.sources[source]!;
-      if (!subsets.within(way.set, w, h)) continue;
       const cost = rests.able ? open - rate * rests.atMost(way.set, w, h) : this.atLeast(way.set, source);
       if (cost >= least) continue;
       least = cost;
@@ -151,12 +150,23 @@ export class Ways {
   private priceOf(way: Way): number {
     const { task, rests } = this;
     if (!rests.able || task.minBreak > 0) return this.sheetOf(way)?.cost ?? Infinity;
-    const { w, h, open, rate } = task.sources[way.source]!;
-    const { value, limit } = rests.most(way.set, w, h);
-    const least = open - rate * limit;
+    let [least, price] = [Infinity, Infinity];
+    for (const source of this.sourcesOf(way)) {
+      const { w, h, open, rate } = task.sources[source]!;
+      const { value, limit } = rests.most(way.set, w, h);
+      least = Math.min(least, open - rate * limit);
+      if (open - rate * value >= price) continue;
+      price = open - rate * value;
+      way.source = source;
+    }
     way.over += Math.max(0, least - way.least);
     way.least = Math.max(way.least, least);
-    return open - rate * value;
+    return price;
+  }
+  /** Where a way may be cut from. */
+  private sourcesOf({ set, rack, source }: Way): number[] {
+    const { sources } = this.task;
+    return (rack ? [source] : this.bought).filter((one) => this.subsets.within(set, sources[one]!.w, sources[one]!.h));
   }
 
   /** The cheapest tree known for a way, if a blade can make one. */
