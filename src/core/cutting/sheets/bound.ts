@@ -12,7 +12,7 @@ import { toSquareMm } from '../grain';
 import { Growing, type Row, type Solver } from '../linear';
 import { type Scale, scalesFor } from './scale';
 import { GuillotineTable, type SizeClass, type TableCuts, heldBy, sizeClasses } from './table';
-import { type CutSheet, type SheetSource, type SheetTask } from './task';
+import { type CutSheet, type SheetSource, type SheetTask, areaOf } from './task';
 
 interface Kind {
   readonly source: SheetSource;
@@ -38,8 +38,6 @@ const UNMADE = 1000;
 const ROUNDING = 1e-6;
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
-
-const partArea = (task: SheetTask, { w, h }: { w: number; h: number }) => toSquareMm((w - task.kerf) * (h - task.kerf));
 
 const fitsOn = (task: SheetTask, part: number, on: SheetSource): boolean => {
   const { w, h } = task.parts[part]!;
@@ -95,7 +93,7 @@ export class SheetBound {
     this.solver = solver;
     this.classes = sizeClasses(task, made);
     this.never = (task.parts.length - made.length) * task.unmadePenalty;
-    this.load = made.reduce((sum, part) => sum + partArea(task, task.parts[part]!), 0);
+    this.load = made.reduce((sum, part) => sum + areaOf(task, task.parts[part]!), 0);
     const alone = (part: number) =>
       Math.min(
         ...task.sources.filter((one) => one.most === Infinity && fitsOn(task, part, one)).map(({ open }) => open),
@@ -117,7 +115,7 @@ export class SheetBound {
   private lines(table: GuillotineTable | undefined): Line[] {
     const { task } = this;
     return this.kinds.map(({ source, most }) => {
-      const free = partArea(task, source);
+      const free = areaOf(task, source);
       const room = table ? Math.min(free, table.valueOf(source.w, source.h)) : free;
       return lineOf(
         source.open,
@@ -202,7 +200,7 @@ export class SheetBound {
     );
     if (
       !bare.fill(
-        classes.map(({ w, h }) => partArea(task, { w, h })),
+        classes.map(({ w, h }) => areaOf(task, { w, h })),
         stop,
       )
     )
@@ -256,9 +254,7 @@ export class SheetBound {
     let sum = this.gift;
     for (const [index, { parts }] of this.classes.entries())
       sum += Math.min(prices[index]!, this.task.unmadePenalty) * parts.length;
-    const cheapest = Math.min(
-      ...this.kinds.map(({ source }) => source.open - source.rate * partArea(this.task, source)),
-    );
+    const cheapest = Math.min(...this.kinds.map(({ source }) => source.open - source.rate * areaOf(this.task, source)));
     const uses = cheapest > 0 ? Math.min(this.task.parts.length, cost / cheapest) : this.task.parts.length;
     let worst = 0;
     for (const [index, { source, most }] of this.kinds.entries()) {

@@ -2,7 +2,8 @@
  * Chooses among all ways to cut a few parts: a way that holds the first part still to be made is taken off again and again,
  * each remainder solved once. Prices say what a remainder costs at the least, and which ways come into question.
  */
-import { type Way, lowest } from './ways';
+import { lowest } from './subsets';
+import type { Way } from './ways';
 
 /** Bits of a state beside its set. */
 export const MOST_RACKS = 12;

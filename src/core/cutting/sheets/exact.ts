@@ -8,8 +8,9 @@
 import { Growing, type Solver } from '../linear';
 import { MOST_RACKS, type Prices, choose } from './choice';
 import { fewestNewSheets } from './fewest';
+import { lowest } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, areaOf } from './task';
-import { type Way, Ways, assemble, lowest } from './ways';
+import { type Way, Ways, assemble } from './ways';
 
 /** Remainders solved, and points of sets looked at, in a millisecond, about; so much of the time left each may take. */
 const STATES_A_MS = 15;
@@ -72,7 +73,7 @@ export class SheetExact {
     const ms = seconds === Infinity ? COUNTED_MS : Math.min(MOST_MS, SHARE * 1000 * seconds);
     this.states = STATES_A_MS * ms;
     // The largest first: few sets hold it.
-    this.made = [...made].sort((a, b) => areaOf(task, b) - areaOf(task, a) || a - b);
+    this.made = [...made].sort((a, b) => areaOf(task, task.parts[b]!) - areaOf(task, task.parts[a]!) || a - b);
     this.prices = { each: new Float64Array(made.length + racks.length), fewest: 0, perNew: 0 };
     const counted = task.sources.every(({ most }) => most === 1 || most === Infinity);
     if (!solver || !counted || racks.length > MOST_RACKS || made.length > MOST_EXACT_PARTS) return;
@@ -185,7 +186,7 @@ export class SheetExact {
     const alone = cheap.length === made.length;
     const whole = best.unmade.length === task.parts.length - made.length;
     if (!alone || !whole) return undefined;
-    const areas = made.map((part) => areaOf(task, part));
+    const areas = made.map((part) => areaOf(task, task.parts[part]!));
     const found = fewestNewSheets(ways, areas, racks.length, best.sheets.filter(isNew).length, stop);
     this.prices = { ...this.prices, fewest: found.count };
     const breaks = found.ways?.every((way) => this.all!.sheetOf(way));

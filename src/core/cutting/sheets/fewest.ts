@@ -3,6 +3,8 @@
  * is tried in every way. The first part still to be made goes with a set that leaves no more than the other sheets could
  * hold at best; what has once been found not to go is not tried again.
  */
+import { lowest } from './subsets';
+
 interface Way {
   readonly set: number;
   /** One bit where it is cut from a piece of the rack. */
@@ -11,7 +13,6 @@ interface Way {
 const MOST_LOOKS = 8_000_000;
 /** Areas (mm²) are added up in another order than they are taken off. */
 const ROUNDING = 1e-3;
-const lowest = (set: number): number => 31 - Math.clz32(set & -set);
 
 export interface Fewest<W> {
   readonly count: number;

@@ -10,7 +10,7 @@
  * says which of them need not be.
  */
 import { toSquareMm } from '../grain';
-import type { Subsets } from './subsets';
+import { type Subsets, lowest } from './subsets';
 import { type SheetTask, type Tree, usefulArea } from './task';
 
 interface Sized {
@@ -53,7 +53,6 @@ const PARTS = [0, 0.25, 0.5, 0.75, 1];
 
 const LEFT: Tree = { kind: 'left' };
 const NOTHING: Found = { value: 0, limit: 0, split: undefined };
-const lowest = (set: number): number => 31 - Math.clz32(set & -set);
 
 /** What is known of sets on pieces; forgotten when it becomes too much. */
 class Known<T> {

@@ -14,6 +14,9 @@ const FIRST_BITS = 14;
 const FEW_BITS = 14;
 const EARLY = 1_500_000;
 
+/** The first bit of a set. */
+export const lowest = (set: number): number => 31 - Math.clz32(set & -set);
+
 interface Size {
   readonly w: number;
   readonly h: number;

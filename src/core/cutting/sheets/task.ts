@@ -118,11 +118,9 @@ export function usefulArea({ kerf, minOffcut }: SheetTask, w: number, h: number)
 export const breaks = ({ kerf, minBreak }: SheetTask, first: number, rest: number): boolean =>
   rest === 0 || ((rest <= kerf || rest - kerf >= minBreak) && first - kerf >= minBreak);
 
-/** What a part takes in mm², without the cut. */
-export const areaOf = (task: SheetTask, part: number): number => {
-  const { w, h } = task.parts[part]!;
-  return toSquareMm((w - task.kerf) * (h - task.kerf));
-};
+/** What a part or a piece takes in mm², without the cut. */
+export const areaOf = ({ kerf }: SheetTask, { w, h }: { readonly w: number; readonly h: number }): number =>
+  toSquareMm((w - kerf) * (h - kerf));
 
 /** Whether a blade can make the cuts of a tree. */
 export function breakable(task: SheetTask, tree: Tree, w: number, h: number): boolean {
@@ -142,8 +140,7 @@ export function cutSheet(task: SheetTask, source: number, tree: Tree): CutSheet 
   const walk = (node: Tree, width: number, height: number): void => {
     if (node.kind === 'part') {
       parts.push(node.part);
-      const { w: a, h: b } = task.parts[node.part]!;
-      filled += toSquareMm((a - task.kerf) * (b - task.kerf));
+      filled += areaOf(task, task.parts[node.part]!);
     } else if (node.kind === 'left') useful += usefulArea(task, width, height);
     else if (node.axis === 'x') {
       walk(node.first, node.at, height);
@@ -154,7 +151,7 @@ export function cutSheet(task: SheetTask, source: number, tree: Tree): CutSheet 
     }
   };
   walk(tree, w, h);
-  const all = toSquareMm((w - task.kerf) * (h - task.kerf));
+  const all = areaOf(task, { w, h });
   return { source, tree, parts, cost: open - rate * useful, waste: all - filled - useful };
 }
 

@@ -3,9 +3,8 @@
  * rack. What a way costs is first told from below, its useful offcut as large as all that is left over; looking at it
  * closer finds what is really left.
  */
-import { toSquareMm } from '../grain';
 import { Rests } from './rests';
-import { type SubsetLimits, Subsets } from './subsets';
+import { type SubsetLimits, Subsets, lowest } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, areaOf, breakable, cutSheet } from './task';
 
 export interface Way {
@@ -25,7 +24,6 @@ export interface Way {
   cost?: number;
 }
 
-export const lowest = (set: number): number => 31 - Math.clz32(set & -set);
 /** Each part stays in the first of the chosen sheets that holds it; from the others it is left out. */
 function without(tree: Tree, gone: ReadonlySet<number>): Tree {
   if (tree.kind === 'part') return gone.has(tree.part) ? { kind: 'left' } : tree;
@@ -67,7 +65,7 @@ export class Ways {
     const sizes = [...made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut];
     this.subsets = new Subsets(task, sizes, limits);
     this.rests = new Rests(task, this.subsets, sizes);
-    this.areas = made.map((part) => areaOf(task, part));
+    this.areas = made.map((part) => areaOf(task, task.parts[part]!));
     const kinds = new Map<string, number>();
     for (const [index, source] of task.sources.entries())
       if (source.most === Infinity) kinds.set(JSON.stringify([source.w, source.h, source.open]), index);
@@ -115,7 +113,7 @@ export class Ways {
     const { w, h, open, rate } = task.sources[source]!;
     if (!subsets.within(set, w, h)) return Infinity;
     if (!subsets.within(set | (1 << this.made.length), w, h)) return open;
-    let left = toSquareMm((w - task.kerf) * (h - task.kerf));
+    let left = areaOf(task, { w, h });
     for (let rest = set; rest; rest &= rest - 1) left -= this.areas[lowest(rest)]!;
     return open - rate * Math.max(0, left);
   }
