@@ -15,6 +15,8 @@ test('what is typed, right or wrong, is there after a reload; the last good valu
   await page.getByLabel('Height').fill('16 3');
   await expect(page.getByText('Two numbers stand side by side')).toBeVisible();
   await expect(tape(page, 'Window')).toContainText('11 3/4 × 16 1/8');
+  await expect(page.getByText('An example, until all measures are read.')).toBeVisible();
+  await expect(total(page, 'This piece')).toHaveText('—');
   await page.reload();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Half a ledger');
   await expect(page.getByLabel('Height')).toHaveValue('16 3');

@@ -14,6 +14,7 @@ import { CustomerDialog } from './customer';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
 import { Tape, Totals } from './tape';
+import { unread } from './draft';
 import { type Desk, useDesk } from './use-desk';
 
 function useDeskKeys(desk: Desk, save: () => void, open: (index: number) => void) {
@@ -159,6 +160,8 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
   const [dialog, setDialog] = useState<'customer' | 'accept' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
+  // While a measure is missing or cannot be read, what is shown is of the last ones that could.
+  const former = current.issues.length > 0 || unread(piece, unit).length > 0;
 
   const show = useCallback((index: number) => {
     setOpen(index);
@@ -197,7 +200,7 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
       </section>
       <section className={styles.middle} aria-label="Drawing">
         {current.worked ? (
-          <Drawings worked={current.worked} faded={piece.typed['piece.width'] === '' || current.issues.length > 0} />
+          <Drawings worked={current.worked} faded={former} />
         ) : (
           <div className={styles.empty}>
             <p>{shop.lists.mouldings.length === 0 ? 'The price list is empty.' : 'Nothing to draw yet.'}</p>
@@ -215,9 +218,9 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
           {!desk.stale && <Trouble issues={desk.issues} />}
           <Trouble issues={elsewhere} />
           {order && <Held desk={desk} order={order} edition={shop.prices.edition} />}
-          {current.worked && <Tape worked={current.worked} onApply={desk.apply} />}
+          {current.worked && <Tape worked={current.worked} former={former} onApply={desk.apply} />}
         </div>
-        <Totals piece={current.worked?.price} order={desk.price} pieces={shown.length} />
+        <Totals piece={former ? undefined : current.worked?.price} order={desk.price} pieces={shown.length} />
         <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
       </section>
       {dialog === 'customer' && (

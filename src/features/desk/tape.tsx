@@ -116,6 +116,8 @@ const adjustments = (price: PiecePrice): [string, number][] =>
 
 interface TapeProps {
   readonly worked: WorkedOut;
+  /** Of measures that are no longer in the fields. */
+  readonly former?: boolean;
   readonly onApply?: ((edit: Edit) => void) | undefined;
 }
 
@@ -186,7 +188,7 @@ function Parts({ worked }: { worked: WorkedOut }) {
   );
 }
 
-export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
+export const Tape = memo(function Tape({ worked, former = false, onApply }: TapeProps) {
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
   const under = (line: string) =>
@@ -199,7 +201,8 @@ export const Tape = memo(function Tape({ worked, onApply }: TapeProps) {
       ));
   const both = (key: string) => ['w', 'h'].flatMap((side) => workings[`sizes.${key}.${side}`] ?? []);
   return (
-    <div className={styles.tape}>
+    <div className={styles.tape} data-former={former}>
+      {former && <p className={styles.former}>An example, until all measures are read.</p>}
       <h2>Sizes</h2>
       <ul>
         {SIZES.map(([name, key]) => [
