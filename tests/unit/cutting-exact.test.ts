@@ -261,7 +261,7 @@ describe('Ways of cutting chosen together', () => {
     const request = bulkRectangles(2, 120);
     const [task] = sheetTasks(request);
     const { best } = new SheetSearch(task!, 3);
-    const master = new SheetMaster(task!, solver, [...task!.parts.keys()], 3);
+    const master = new SheetMaster(task!, solver, [...task!.parts.keys()], [], 3, true);
     for (const sheet of best.sheets) master.join(sheet);
     let result: ReturnType<SheetMaster['step']>;
     for (let turn = 0; turn < 400 && !result; turn += 1) result = master.step(best, Infinity, never);

@@ -14,7 +14,11 @@ const COMBINE_TURNS = 100;
 const EAGER = 10;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
-const MIX_SHARE = 0.3;
+const LATE_SHARE = 0.3;
+/** With dense sheets it comes first, and most of the time. */
+const [MIX_FIRST, MIX_SHARE] = [2, 3];
+/** Work on it counts for the bound as work of the search does, so much. */
+const MIXED = 0.5;
 /** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
 const NEAR_LATE = 300;
 const NEAR_SHARE = 0.4;
@@ -50,10 +54,11 @@ export class SheetSession extends Session<SheetResult> {
   // Work is counted, not timed, so that the same seed gives the same plan after as many steps.
   private boundMs = 0;
   private combineMs = 0;
-  private masterMs = 0;
   private master: SheetMaster | undefined;
   private nearby: Nearby | undefined;
   private mixed: SheetResult | undefined;
+  /** There is time for dense sheets. */
+  private dense = false;
 
   constructor(
     readonly task: SheetTask,
@@ -78,10 +83,17 @@ export class SheetSession extends Session<SheetResult> {
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     if (this.turns > EAGER && (this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop))
       return;
-    if (this.turns > EAGER && this.masterMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
+    if (this.turns === EAGER) {
+      const ms = MIX_FIRST * SheetMaster.takes(this.search.sizes) * (1 + this.beside);
+      this.dense = this.task.minBreak === 0 && ms < 1000 * seconds;
+    }
+    if (this.turns > EAGER && (this.master?.spent ?? 0) < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
     if ((this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
     const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
-    const due = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1) * (searchMs - late);
+    const due =
+      BOUND_SHARE[this.part] *
+      (this.exact && !this.exact.over ? WHILE_EXACT : 1) *
+      (searchMs + MIXED * (this.dense ? (this.master?.spent ?? 0) : 0) - late);
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.prove(this.bounding, stop);
       return;
@@ -115,11 +127,13 @@ export class SheetSession extends Session<SheetResult> {
     this.raise(bounding.bound);
   }
 
-  /** How long choosing among all ways may take by now: the more different sizes, the later it comes to something. */
+  /** How long choosing among all ways may take by now. */
   private mixingFor(searchMs: number): number {
     const { sizes } = this.search;
-    if (sizes > FEW_SIZES) return MIX_SHARE * (searchMs - MIX_LATE);
-    return sizes * ALIKE <= this.made.length ? searchMs : searchMs - MIX_SOON;
+    if (sizes * ALIKE <= this.made.length) return searchMs;
+    if (this.dense) return MIX_FIRST * SheetMaster.takes(sizes) + MIX_SHARE * searchMs;
+    // The more different sizes, the later it comes to something.
+    return sizes > FEW_SIZES ? LATE_SHARE * (searchMs - MIX_LATE) : searchMs - MIX_SOON;
   }
 
   private get exactShare(): number {
@@ -144,7 +158,8 @@ export class SheetSession extends Session<SheetResult> {
     const { task, made, solver } = this;
     if (!this.many || !solver || made.length === 0) return false;
     if (!this.master) {
-      this.master = new SheetMaster(task, solver, made, this.seed);
+      const racks = task.sources.flatMap(({ most }, index) => (most === Infinity ? [] : [index]));
+      this.master = new SheetMaster(task, solver, made, racks, this.seed, this.dense);
       for (const sheet of this.search.cheapest(MOST_KNOWN)) this.master.join(sheet);
     }
     if (this.master.over) return false;
@@ -153,7 +168,6 @@ export class SheetSession extends Session<SheetResult> {
       this.mixed = this.best;
       for (const sheet of this.best.sheets) this.master.join(sheet);
     }
-    this.masterMs += this.master.stepMs;
     const found = this.master.step(this.best, seconds, stop);
     if (found) this.offer(found);
     return true;

@@ -3,22 +3,19 @@
  * rack. What a way costs is first told from below, its useful offcut as large as all that is left over; looking at it
  * closer finds what is really left.
  */
+import type { Choosable } from './choice';
 import { Rests } from './rests';
 import { type SubsetLimits, Subsets, lowest } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, areaOf, breakable, cutSheet } from './task';
 
-export interface Way {
-  readonly set: number;
+export interface Way extends Choosable {
   /** Of the set, among all sets. */
   readonly place: number;
-  /** One bit where it is cut from a piece of the rack. */
-  readonly rack: number;
   source: number;
   /** What it costs at least. */
   least: number;
   /** `least` has been looked at closer. */
   looked: boolean;
-  /** What it costs above the prices of its parts, at least. */
   over: number;
   /** What the best tree known costs, once it has been asked for. */
   cost?: number;
@@ -83,7 +80,7 @@ export class Ways {
     for (const [place, set] of subsets.sets.entries()) {
       if (set & offcutBit) continue;
       const add = (source: number, rack: number, least: number) =>
-        this.list.push({ set, place, source, rack, least, looked: false, over: 0 });
+        this.list.push({ set, high: 0, place, source, rack, least, looked: false, over: 0 });
       let least = Infinity;
       for (const source of this.bought) least = Math.min(least, this.atLeast(set, source));
       if (least < Infinity) add(this.bought[0]!, 0, least);
