@@ -9,7 +9,6 @@ import { SheetBound, countingTask } from '@/core/cutting/sheets/bound';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { SheetExact } from '@/core/cutting/sheets/exact';
 import { fewestNewSheets } from '@/core/cutting/sheets/fewest';
-import { SheetMaster } from '@/core/cutting/sheets/master';
 import { cellsOf } from '@/core/cutting/sheets/scale';
 import { SheetSearch } from '@/core/cutting/sheets/search';
 import { Subsets } from '@/core/cutting/sheets/subsets';
@@ -22,7 +21,7 @@ import { StickSearch } from '@/core/cutting/sticks/search';
 import { stickTasks } from '@/core/cutting/sticks/task';
 import { TightPlans } from '@/core/cutting/sticks/tight';
 import { bestSheets, bestSticks } from '../cutting/brute';
-import { bulkRectangles, dayOfRectangles, perfectSticks, threeAStick } from '../cutting/generate';
+import { dayOfRectangles, perfectSticks, threeAStick } from '../cutting/generate';
 import { tinySheets, tinySticks } from '../cutting/tiny';
 
 let solver: Solver;
@@ -253,23 +252,5 @@ describe('Sets of few parts', () => {
       expect(exact.bound, told).toBeLessThanOrEqual(bestSheets(request) * (1 + 1e-9));
     }
     expect(found).toBeGreaterThan(40);
-  });
-});
-
-describe('Ways of cutting chosen together', () => {
-  it('make every part once, from ways found for parts of the same size, and beat the first plan', () => {
-    const request = bulkRectangles(2, 120);
-    const [task] = sheetTasks(request);
-    const { best } = new SheetSearch(task!, 3);
-    const master = new SheetMaster(task!, solver, [...task!.parts.keys()], [], 3, true);
-    for (const sheet of best.sheets) master.join(sheet);
-    let result: ReturnType<SheetMaster['step']>;
-    for (let turn = 0; turn < 400 && !result; turn += 1) result = master.step(best, Infinity, never);
-    master.dispose();
-    expect(result?.unmade).toEqual([]);
-    const cost = result!.sheets.reduce((sum, sheet) => sum + sheet.cost, 0);
-    expect(cost).toBeLessThan(best.cost);
-    const news = { index: 0, result: { ...result!, cost }, bound: 0, optimal: false };
-    expect(checkSheets(request, composeSheets(jobsOfSheets(request), [news]))).toEqual([]);
   });
 });

@@ -13,6 +13,8 @@ const WASTE = 0.25;
 const LOST = 0.07;
 /** Blocks that tell how many there are. */
 const SAMPLE = 400;
+/** After so many it is asked whether to stop. */
+const ASKING = 64;
 const MOST_SIZES = 1000;
 const NONE = -1;
 
@@ -93,21 +95,21 @@ export class Blocks {
     return this.begins.length - 1;
   }
 
-  /** Blocks of one part more. */
-  grow(): void {
+  /** Blocks of one part more; not all of them when stopped. */
+  grow(stop: () => boolean): void {
     const parts = this.parts + 1;
     const heaps = new Int32Array(STEPS);
     const step = (share: number) => Math.floor((share / WASTE) * STEPS);
     // How many there are of each quality is told by some of them.
     const ones = this.begins[Math.floor(parts / 2)]!;
     const every = Math.max(1, Math.floor(ones / SAMPLE));
-    this.joins(parts, every, WASTE, (_one, _other, _w, _h, share) => {
+    this.joins(parts, every, WASTE, stop, (_one, _other, _w, _h, share) => {
       heaps[step(share)]! += every;
     });
     let limit = 0;
-    for (let sum = 0; limit < STEPS && (sum += heaps[limit]!) <= this.most;) limit += 1;
+    for (let sum = 0; limit < STEPS && sum < this.most; limit += 1) sum += heaps[limit]!;
     const end = Math.min(this.count + this.most, this.w.length);
-    this.joins(parts, 1, (WASTE * limit) / STEPS, (one, other, w, h, _share, across) => {
+    this.joins(parts, 1, (WASTE * limit) / STEPS, stop, (one, other, w, h, _share, across) => {
       if (this.count < end) this.keep(one, other, w, h, across);
     });
     this.begin();
@@ -125,7 +127,8 @@ export class Blocks {
     parts: number,
     every: number,
     share: number,
-    use: (one: number, other: number, w: number, h: number, share: number, across: boolean) => void,
+    stop: () => boolean,
+    take: (one: number, other: number, w: number, h: number, share: number, across: boolean) => void,
   ): void {
     const { w, h, wide, high } = this;
     for (let own = 1; 2 * own <= parts; own += 1) {
@@ -133,11 +136,12 @@ export class Blocks {
       const [byHeight, byWidth] = [this.byHeight[its - 1]!, this.byWidth[its - 1]!];
       const same = own === its;
       for (let one = this.begins[own - 1]!; one < this.begins[own]!; one += every) {
+        if (one % ASKING === 0 && stop()) return;
         this.match(one, same, h, w, byHeight, wide, share, (other, along, across, lost) =>
-          use(one, other, along, across, lost, true),
+          take(one, other, along, across, lost, true),
         );
         this.match(one, same, w, h, byWidth, high, share, (other, along, across, lost) =>
-          use(one, other, across, along, lost, false),
+          take(one, other, across, along, lost, false),
         );
       }
     }
@@ -151,7 +155,7 @@ export class Blocks {
     order: Int32Array,
     room: number,
     share: number,
-    use: (other: number, along: number, across: number, lost: number) => void,
+    take: (other: number, along: number, across: number, lost: number) => void,
   ): void {
     const { area, lost: most } = this;
     const [side, length] = [across[one]!, along[one]!];
@@ -176,7 +180,7 @@ export class Blocks {
       const whole = both * (its > side ? its : side);
       const lost = whole - area[one]! - area[other]!;
       if (lost > most || lost >= share * whole || !this.goTogether(one, other)) continue;
-      use(other, both, its > side ? its : side, lost / whole);
+      take(other, both, its > side ? its : side, lost / whole);
     }
   }
   /** Whether there are enough parts for both. */

@@ -4,12 +4,9 @@
  */
 import { lowest } from './subsets';
 
-/** Pieces of the rack that may come into question; a state has as many bits beside its parts. */
+/** Bits of a set; and of a state beside it. */
+export const MOST_CHOSEN = 30;
 export const MOST_RACKS = 12;
-/** Parts of `set`; those after them are in `high`. */
-export const LOW_BITS = 30;
-/** Parts and pieces of the rack together: as many as a number has bits. */
-export const MOST_BITS = 53;
 const ROUNDING = 1e-6;
 
 /** What a linear program over all ways says. */
@@ -23,7 +20,6 @@ export interface Prices {
 /** A set of parts that can be cut together. */
 export interface Choosable {
   readonly set: number;
-  readonly high: number;
   /** One bit where it is cut from a piece of the rack. */
   readonly rack: number;
   /** What it costs above the prices of its parts, at least. */
@@ -47,12 +43,10 @@ export interface Chosen<Way> {
 class Listed<Way extends Choosable> {
   readonly list: readonly Way[];
   readonly sets: Int32Array;
-  readonly highs: Int32Array;
   readonly overs: Float64Array;
   constructor(ways: readonly Way[]) {
     this.list = [...ways].sort((a, b) => a.over - b.over);
     this.sets = Int32Array.from(this.list, ({ set }) => set);
-    this.highs = Int32Array.from(this.list, ({ high }) => high);
     this.overs = Float64Array.from(this.list, ({ over }) => over);
   }
 }
@@ -71,31 +65,28 @@ export function choose<Way extends Choosable>(
   mostStates: number,
   stop: () => boolean,
 ): Chosen<Way> | undefined {
-  const first = (set: number, high: number): number => (set ? lowest(set) : LOW_BITS + lowest(high));
   const byFirst = Array.from(
     { length: parts },
-    (_, at) => new Listed(ways.filter((way) => first(way.set, way.high) === at)),
+    (_, first) => new Listed(ways.filter(({ set }) => lowest(set) === first)),
   );
-  const racksBits = 2 ** (each.length - parts);
-  const free = each.slice(parts).reduce((sum, price) => sum + Math.min(0, price), 0);
 
   /** What the prices say of a remainder: it costs no less, whatever of the rack is left, after so many new sheets. */
-  const atLeast = (set: number, high: number, opened: number): number => {
-    let sum = free + perNew * Math.max(0, fewest - opened);
+  const atLeast = (set: number, opened: number): number => {
+    let sum = perNew * Math.max(0, fewest - opened);
     for (let rest = set; rest; rest &= rest - 1) sum += each[lowest(rest)]!;
-    for (let rest = high; rest; rest &= rest - 1) sum += each[LOW_BITS + lowest(rest)]!;
+    for (let at = parts; at < each.length; at += 1) sum += Math.min(0, each[at]!);
     return sum;
   };
   const states = new Map<number, State<Way>>();
-  const keyOf = (set: number, high: number, racks: number): number => (high * 2 ** LOW_BITS + set) * racksBits + racks;
+  const keyOf = (set: number, racks: number): number => set * 2 ** MOST_RACKS + racks;
   let ended = false;
   let looks = 0;
   // The cost of a remainder where it is below `room`; otherwise something that is not below it, nor above the truth.
-  const visit = (set: number, high: number, racks: number, room: number, opened: number): number => {
-    if (set === 0 && high === 0) return 0;
-    const least = atLeast(set, high, opened);
+  const visit = (set: number, racks: number, room: number, opened: number): number => {
+    if (set === 0) return 0;
+    const least = atLeast(set, opened);
     if (least >= room) return least;
-    const key = keyOf(set, high, racks);
+    const key = keyOf(set, racks);
     const known = states.get(key);
     if (known && (known.found || known.cost >= room)) return known.cost;
     if (ended || states.size > mostStates || ((looks += 1) % 64 === 0 && stop())) {
@@ -104,46 +95,40 @@ export function choose<Way extends Choosable>(
     }
     let cost = room;
     let chosen: Way | undefined;
-    const { list, sets, highs, overs } = byFirst[first(set, high)]!;
+    const consider = (own: number, rest: number, used: number, now: number, way: Way | undefined) => {
+      if (own >= cost) return;
+      const sum = own + visit(rest, used, cost - own, now);
+      if (sum >= cost - ROUNDING) return;
+      cost = sum;
+      chosen = way;
+    };
+    const { list, sets, overs } = byFirst[lowest(set)]!;
     for (let at = 0; at < list.length; at += 1) {
       // From here on none can be better.
       if (overs[at]! + least >= cost) break;
-      if ((sets[at]! & ~set) !== 0 || (highs[at]! & ~high) !== 0) continue;
+      if ((sets[at]! & ~set) !== 0) continue;
       const way = list[at]!;
       if ((way.rack & racks) !== 0 || way.over + least >= cost) continue;
       const own = costOf(way);
-      if (way.over + least >= cost || own >= cost) continue;
-      const now = opened + (way.rack ? 0 : 1);
-      const sum = own + visit(set & ~way.set, high & ~way.high, racks | way.rack, cost - own, now);
-      if (sum >= cost - ROUNDING) continue;
-      cost = sum;
-      chosen = way;
+      if (way.over + least >= cost) continue;
+      consider(own, set & ~way.set, racks | way.rack, opened + (way.rack ? 0 : 1), way);
     }
     // The fewest new sheets are those for all parts.
-    if (unmadePenalty < cost) {
-      const sum =
-        unmadePenalty + visit(set & (set - 1), set ? high : high & (high - 1), racks, cost - unmadePenalty, Infinity);
-      if (sum < cost - ROUNDING) {
-        cost = sum;
-        chosen = undefined;
-      }
-    }
+    consider(unmadePenalty, set & (set - 1), racks, Infinity, undefined);
     states.set(key, { cost, way: chosen, found: cost < room });
     return cost;
   };
 
-  const [low, over] = [2 ** Math.min(LOW_BITS, parts) - 1, 2 ** Math.max(0, parts - LOW_BITS) - 1];
-  const cost = visit(low, over, 0, most, 0);
+  const all = 2 ** parts - 1;
+  const cost = visit(all, 0, most, 0);
   if (ended) return undefined;
-  if (!states.get(keyOf(low, over, 0))?.found) return { cost, ways: undefined, states: states.size };
+  if (!states.get(keyOf(all, 0))?.found) return { cost, ways: undefined, states: states.size };
   const found: Way[] = [];
-  for (let [set, high, racks] = [low, over, 0]; set || high;) {
-    const { way } = states.get(keyOf(set, high, racks))!;
+  for (let [set, racks] = [all, 0]; set;) {
+    const { way } = states.get(keyOf(set, racks))!;
     if (way) found.push(way);
     racks |= way?.rack ?? 0;
-    if (!way && !set) high &= high - 1;
     set &= way ? ~way.set : set - 1;
-    if (way) high &= ~way.high;
   }
   return { cost, ways: found, states: states.size };
 }

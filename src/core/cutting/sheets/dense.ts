@@ -5,14 +5,14 @@
 import { type BlockSize, Blocks, MOST_IN_BLOCK } from './blocks';
 import { type CutSheet, type SheetTask, type Tree, cutSheet, usefulArea } from './task';
 
-/** Blocks of each number of parts. */
-const BLOCKS = 3000;
 /** A block may waste so much of a sheet where it goes from edge to edge; of a piece of the rack more. */
 const [LOST, LOST_ON_RACK] = [0.09, 0.3];
 /** Widths are counted in so many steps where it is told what the room could hold. */
 const STEPS = 250;
 /** Blocks looked at in one pricing, and where all sheets are wanted. */
 const [LOOKS, ALL_LOOKS] = [40_000, 300_000];
+/** After so many it is asked whether to stop. */
+const ASKING = 4096;
 /** Sheets found before those that are worth most are picked. */
 const FOUND = 500;
 /** Sheets told at once. */
@@ -77,14 +77,16 @@ export class DenseSheets {
     private readonly task: SheetTask,
     private readonly sizes: readonly BlockSize[],
     private readonly sources: readonly number[],
+    /** Blocks of each number of parts. */
+    blocks: number,
   ) {
-    this.blocks = new Blocks(task, sizes, BLOCKS);
+    this.blocks = new Blocks(task, sizes, blocks);
     this.taken = new Int32Array(sizes.length);
   }
 
   /** A piece of getting ready. */
-  grow(): void {
-    if (this.blocks.parts < MOST_IN_BLOCK) return this.blocks.grow();
+  grow(stop: () => boolean): void {
+    if (this.blocks.parts < MOST_IN_BLOCK) return this.blocks.grow(stop);
     for (const source of this.sources) {
       const { w, h } = this.task.sources[source]!;
       for (const strips of [this.across(source, 'x', w, h), this.across(source, 'y', h, w)])
@@ -129,11 +131,16 @@ export class DenseSheets {
    * Sheets worth more by the prices of their parts than `ask` says of their source, of so many parts as are needed of each
    * size: those worth most, but not always of the same parts.
    */
-  price(prices: ArrayLike<number>, need: readonly number[], ask: (source: number) => number): CutSheet[] {
+  price(
+    prices: ArrayLike<number>,
+    need: readonly number[],
+    ask: (source: number) => number,
+    stop: () => boolean,
+  ): CutSheet[] {
     const told: CutSheet[] = [];
     const left = [...need];
     for (let pass = 0; pass < PASSES; pass += 1) {
-      const found = this.worthiest(prices, left, ask).sort((a, b) => b.over - a.over);
+      const found = this.worthiest(prices, left, ask, stop).sort((a, b) => b.over - a.over);
       const often = new Int32Array(this.sizes.length);
       const before = told.length;
       for (const one of found) {
@@ -149,7 +156,12 @@ export class DenseSheets {
     return told;
   }
   /** Those worth most, and some that are worth little less. */
-  private worthiest(prices: ArrayLike<number>, need: readonly number[], ask: (source: number) => number): Found[] {
+  private worthiest(
+    prices: ArrayLike<number>,
+    need: readonly number[],
+    ask: (source: number) => number,
+    stop: () => boolean,
+  ): Found[] {
     const looks = this.strips.map((strips) => this.begin(strips, prices, need, ask(strips.source)));
     const most = Math.max(0, ...looks.map((look) => look.most - look.ask));
     const found: Found[] = [];
@@ -158,7 +170,7 @@ export class DenseSheets {
       const share = SHARES[this.share]!;
       const over = Math.max(LITTLE, share * most);
       found.length = 0;
-      for (const look of looks) this.look(look, need, over, LOOKS, found.length + FOUND, found);
+      for (const look of looks) this.look(look, need, over, LOOKS, found.length + FOUND, found, stop);
       if (found.length >= ENOUGH || share * most <= LITTLE) break;
     }
     return found;
@@ -170,11 +182,12 @@ export class DenseSheets {
     ask: (source: number) => number,
     less: number,
     most: number,
+    stop: () => boolean,
   ): Found[] | undefined {
     const found: Found[] = [];
     for (const strips of this.strips) {
       const look = this.begin(strips, prices, need, ask(strips.source), less);
-      if (!this.look(look, need, -less, ALL_LOOKS, most, found)) return undefined;
+      if (!this.look(look, need, -less, ALL_LOOKS, most, found, stop)) return undefined;
     }
     return found;
   }
@@ -237,6 +250,7 @@ export class DenseSheets {
     mostLooks: number,
     mostFound: number,
     found: Found[],
+    stop: () => boolean,
   ): boolean {
     const { source, high, blocks, along, wide, back } = strips;
     const { open } = this.task.sources[source]!;
@@ -261,6 +275,7 @@ export class DenseSheets {
           const sum = worth + value[at]!;
           if (sum + beside <= least) break;
           looks += 1;
+          if (looks % ASKING === 0 && stop()) looks = mostLooks;
           const rest = left - along[at]!;
           if (rest < 0 || !this.take(blocks[at]!, need)) continue;
           chosen.push(blocks[at]!);

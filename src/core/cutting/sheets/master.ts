@@ -7,7 +7,8 @@
  */
 import { Growing, type Solved, type Solver, minimise } from '../linear';
 import { type Random, randomFrom } from '../random';
-import { type Choosable, LOW_BITS, MOST_BITS, MOST_RACKS, choose } from './choice';
+import { MOST_CHOSEN } from './choice';
+import { type Left, type Way, above, closest } from './closest';
 import { DenseSheets } from './dense';
 import { SheetFiller } from './fill';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, cutSheet } from './task';
@@ -25,15 +26,23 @@ const FIRST_DIVES = 5;
 export const FEW_SIZES = 40;
 const MOST_WAYS = 600;
 const NODES = 1000;
+/** With more sizes there are too many blocks. */
 const MOST_DENSE = 300;
+/** With more parts left so many ways are fixed at once. */
+const [MANY_LEFT, AT_ONCE] = [45, 3];
+/** How slowly the calm prices follow. */
 const CALM = 0.5;
 /** What getting ready takes for each part, a step and each part in it, and choosing among all, about, in milliseconds. */
 const [GROW_MS, STEP_MS, PART_MS, CLOSEST_MS] = [0.7, 3, 0.1, 25];
-/** Parts that all are chosen for at once. */
-const LEVELS = [44, 29, 15];
+/** The rest is looked for at once when so many parts are left. */
+const LEVELS = [MOST_CHOSEN, MOST_CHOSEN - 1, 15];
+
+/** Of so many dives one tries it with all parts. */
+const FROM_ALL = 12;
+/** The work it may be grows with the time there was. */
+const [EFFORT_MS, MOST_EFFORT] = [1500, 5];
+/** How far above the linear program, as a share of it: at first, each time more, and no further. */
 const [FIRST_REACH, REACHING, MOST_REACH] = [0.0015, 1.8, 0.1];
-const MOST_CLOSE = 4000;
-const STATES = 2000;
 /** Where turns are counted only nodes end it: time would make the plan another one on another day. */
 const FOR_EVER = 3600;
 /** Pricings after each way that a dive fixes. */
@@ -41,18 +50,8 @@ const [DEEPER, MOST_DEEPER] = [2, 8];
 /** A way used so much is as good as whole. */
 const WHOLE = 0.99;
 
-/** A sheet among all that cost little more than their prices. */
-interface Close extends Choosable {
-  readonly cost: number;
-  readonly sheet: () => CutSheet;
-}
-interface Way {
-  readonly sheet: CutSheet;
-  readonly rows: readonly number[];
-  readonly values: readonly number[];
-}
 /** What is fixed so far. */
-interface Dive {
+interface Dive extends Left {
   readonly ways: Way[];
   readonly need: number[];
   readonly racks: number[];
@@ -64,23 +63,6 @@ interface Dive {
   reach: number;
   /** Which of the numbers of parts it is tried at comes next. */
   level: number;
-}
-
-/** Every set that has a part of a row for each time the row is named, as a sum of bits. */
-function setsOf(rows: readonly number[], bits: readonly (readonly number[])[]): number[] {
-  if (rows.every((row) => bits[row]!.length === 1)) return [rows.reduce((sum, row) => sum + bits[row]![0]!, 0)];
-  const times = new Map<number, number>();
-  for (const row of rows) times.set(row, (times.get(row) ?? 0) + 1);
-  let sets = [0];
-  for (const [row, count] of times) {
-    const some = sumsOf(bits[row]!, count);
-    sets = sets.flatMap((set) => some.map((sum) => set + sum));
-  }
-  return sets;
-}
-function sumsOf(bits: readonly number[], count: number): number[] {
-  if (count === 0) return [0];
-  return bits.flatMap((bit, at) => sumsOf(bits.slice(at + 1), count - 1).map((sum) => sum + bit));
 }
 
 export class SheetMaster {
@@ -115,8 +97,8 @@ export class SheetMaster {
     /** Sources of which there are not as many as wanted. */
     private readonly racks: readonly number[],
     seed: number,
-    /** There is time to list blocks for dense sheets. */
-    dense: boolean,
+    /** How many blocks of each number of parts there is time to list, for dense sheets. */
+    blocks: number,
   ) {
     this.random = randomFrom(seed);
     this.filler = new SheetFiller(task, this.random);
@@ -133,7 +115,7 @@ export class SheetMaster {
     this.sources = [...task.sources.keys()].filter(
       (one) => task.sources[one]!.most === Infinity || racks.includes(one),
     );
-    if (dense && this.parts.length <= MOST_DENSE)
+    if (blocks > 0 && this.parts.length <= MOST_DENSE)
       this.dense = new DenseSheets(
         task,
         this.parts.map((list) => ({
@@ -143,6 +125,7 @@ export class SheetMaster {
           h: task.parts[list[0]!]!.h,
         })),
         this.sources,
+        blocks,
       );
     const cheapest = Math.min(...task.sources.map(({ open, w, h }) => open / (w * h)));
     this.calm = Float64Array.from(this.area, (area) => area * cheapest);
@@ -162,7 +145,7 @@ export class SheetMaster {
   }
   /** What so many parts take before the first plan, about, in milliseconds. */
   static takes(parts: number): number {
-    return 60 + 5 * parts;
+    return 60 + 8 * parts;
   }
   dispose(): void {
     if (!this.over) this.program.dispose();
@@ -194,7 +177,7 @@ export class SheetMaster {
   /** One solution of the linear program and what comes of it; a plan now and then. `seconds` are left. */
   step(best: SheetResult, seconds: number, stop: () => boolean): SheetResult | undefined {
     if (this.dense && !this.dense.ready) {
-      this.dense.grow();
+      this.dense.grow(stop);
       this.spent += GROW_MS * this.parts.length;
       return undefined;
     }
@@ -208,7 +191,7 @@ export class SheetMaster {
     if (this.dive) return this.deepen(this.dive, best, solved, stop);
     this.stale = value < this.linear * (1 - LITTLE) ? 0 : this.stale + 1;
     this.linear = value;
-    if (this.price(duals, this.made) && this.stale < STALE) return undefined;
+    if (this.price(duals, this.made, stop) && this.stale < STALE) return undefined;
     if (!this.asked && this.dives >= FIRST_DIVES && this.parts.length <= FEW_SIZES) {
       this.asked = true;
       return this.whole(best, duals, seconds, stop);
@@ -222,13 +205,13 @@ export class SheetMaster {
       deeper: 0,
       value: Infinity,
       reach: MOST_REACH,
-      level: this.dives === 1 ? 0 : 1,
+      level: this.dives % FROM_ALL === 1 ? 0 : 1,
     };
     return undefined;
   }
 
   /** Fills sheets from some of the parts, by price. True when some were worth more than they cost. */
-  private price(duals: Float64Array, parts: readonly number[]): boolean {
+  private price(duals: Float64Array, parts: readonly number[], stop: () => boolean): boolean {
     const { random, filler, sources } = this;
     let whole = 0;
     let priced = 0;
@@ -237,7 +220,7 @@ export class SheetMaster {
       priced += duals[this.row(part)]!;
     }
     if (priced <= 0) return false;
-    if (this.dense && this.priceDense(this.dense, duals, parts)) return true;
+    if (this.dense && this.priceDense(this.dense, duals, parts, stop)) return true;
     filler.values((size) => ((duals[this.rowOf[size]!] ?? 0) * whole) / priced);
     let joined = false;
     for (let at = 0; at < (this.dense ? FEW_FILLS : FILLS); at += 1) {
@@ -259,13 +242,13 @@ export class SheetMaster {
   }
 
   /** Dense sheets: by prices that change slowly first, which find more that stays. */
-  private priceDense(dense: DenseSheets, duals: Float64Array, parts: readonly number[]): boolean {
+  private priceDense(dense: DenseSheets, duals: Float64Array, parts: readonly number[], stop: () => boolean): boolean {
     const need = this.needOf(parts);
     const asks = this.asks(duals);
     for (let at = 0; at < this.calm.length; at += 1) this.calm[at] = CALM * this.calm[at]! + (1 - CALM) * duals[at]!;
     for (const prices of [this.calm, duals]) {
       let joined = false;
-      for (const sheet of dense.price(prices, need, asks)) {
+      for (const sheet of dense.price(prices, need, asks, stop)) {
         let over = sheet.cost - this.task.sources[sheet.source]!.open + asks(sheet.source);
         for (const part of sheet.parts) over -= duals[this.row(part)]!;
         if (over < -1e-6 * sheet.cost && this.join(sheet)) joined = true;
@@ -291,106 +274,63 @@ export class SheetMaster {
     };
   }
 
-  /**
-   * All sheets of what is left that cost little more than their prices, and the best choice among them. When there is none,
-   * next time of those that cost a little more, until they are too many.
-   */
-  private closest(
-    best: SheetResult,
-    dive: Dive,
-    { duals, value }: Solved,
-    stop: () => boolean,
-  ): SheetResult | undefined {
-    const { task, dense } = this;
-    const { reach } = dive;
-    dive.reach = MOST_REACH;
-    this.spent += CLOSEST_MS;
-    const bits: number[][] = [];
-    let count = 0;
-    for (const need of dive.need) bits.push(Array.from({ length: Math.max(0, need) }, () => 2 ** count++));
-    if (!dense || count + this.racks.length > MOST_BITS || this.racks.length > MOST_RACKS) return undefined;
-    const cost = best.cost - this.never - dive.cost;
-    const most = Math.min(cost, value + reach * value);
-    const room = most - value;
-    const found = dense.within(duals, dive.need, this.asks(duals), room, MOST_CLOSE);
-    if (!found) return undefined;
-    const ways = new Map<number, Close>();
-    const add = (rows: readonly number[], source: number, way: Omit<Close, 'set' | 'high' | 'rack'>) => {
-      const at = this.racks.indexOf(source);
-      if (at >= 0 && dive.racks[at]! <= 0) return;
-      const rack = at < 0 ? 0 : 2 ** at;
-      for (const set of setsOf(rows, bits)) {
-        const key = set * 2 ** this.racks.length + rack;
-        const before = ways.get(key);
-        if (before && way.cost >= before.cost) continue;
-        ways.set(key, { ...way, set: set % 2 ** LOW_BITS, high: Math.floor(set / 2 ** LOW_BITS), rack });
-      }
-    };
-    for (const one of found)
-      add(dense.sizesOf(one), one.strips.source, {
-        over: -one.over,
-        cost: one.cost,
-        sheet: () => dense.sheetOf(one),
-      });
-    for (const way of this.ways) {
-      const over = this.above(way, duals);
-      if (over > room) continue;
-      const rows = way.rows.flatMap((row, at) =>
-        row < this.parts.length ? Array.from({ length: way.values[at]! }, () => row) : [],
-      );
-      add(rows, way.sheet.source, { over, cost: way.sheet.cost, sheet: () => way.sheet });
-    }
-    const each = new Float64Array(count + this.racks.length);
-    for (const [row, list] of bits.entries()) for (const bit of list) each[Math.log2(bit)] = duals[row]!;
-    for (const at of this.racks.keys()) each[count + at] = duals[this.parts.length + at]!;
-    const prices = { each, fewest: 0, perNew: 0 };
-    const costOf = (way: Close) => way.cost;
-    const chosen = choose([...ways.values()], count, prices, task.unmadePenalty, costOf, most, STATES, stop);
-    if (chosen?.ways)
-      return this.planOf([...dive.ways.map(({ sheet }) => sheet), ...chosen.ways.map((way) => way.sheet())]);
-    if (chosen && most < cost) dive.reach = Math.min(MOST_REACH, REACHING * reach);
-    return undefined;
-  }
-  /** What a way costs above its prices. */
-  private above({ rows, values, sheet }: Way, duals: Float64Array): number {
-    return rows.reduce((sum, row, at) => sum - duals[row]! * values[at]!, sheet.cost);
-  }
-
   /** Prices again what is left, then fixes the ways used most. The plan, when all is fixed. */
   private deepen(dive: Dive, best: SheetResult, solved: Solved, stop: () => boolean): SheetResult | undefined {
-    const { never } = this;
+    const { task, racks, never } = this;
     const { columns, duals, value } = solved;
     dive.deeper += 1;
     const gains = dive.deeper < DEEPER || value < dive.value - LITTLE * value;
     dive.value = value;
     if (gains && dive.deeper < MOST_DEEPER) {
       const rest = this.parts.flatMap((list, size) => list.slice(0, Math.max(0, dive.need[size]!)));
-      if (this.price(duals, rest)) return undefined;
+      if (this.price(duals, rest, stop)) return undefined;
     }
     if (dive.cost + value + never >= best.cost - 1e-3) return this.surface();
     const left = dive.need.reduce((sum, count) => sum + Math.max(0, count), 0);
     for (; left <= (LEVELS[dive.level] ?? 0); dive.level += 1) dive.reach = FIRST_REACH;
-    if (dive.reach < MOST_REACH) {
-      const plan = this.closest(best, dive, solved, stop);
-      if (plan) this.surface();
-      if (plan || dive.reach < MOST_REACH) return plan;
+    if (this.dense && dive.reach < MOST_REACH) {
+      const effort = Math.min(MOST_EFFORT, 1 + Math.floor(this.spent / EFFORT_MS));
+      this.spent += effort * CLOSEST_MS;
+      const most = Math.min(best.cost - never - dive.cost, (1 + dive.reach) * value);
+      const whole = most < (1 + dive.reach) * value;
+      const rest = closest(task, this.dense, racks, this.ways, dive, solved, this.asks(duals), most, effort, stop);
+      if (Array.isArray(rest)) {
+        this.surface();
+        return this.planOf([...dive.ways.map(({ sheet }) => sheet), ...rest]);
+      }
+      // None of those, but there may be one that costs a little more.
+      dive.reach = rest === 'none' && !whole ? REACHING * dive.reach : MOST_REACH;
+      if (dive.reach < MOST_REACH) return undefined;
     }
     dive.deeper = 0;
     dive.value = Infinity;
-    const used = this.ways.map((way, at) => ({ way, times: columns[this.parts.length + at]! }));
-    const whole = used.filter(({ times }) => times >= WHOLE);
-    if (whole.length > 0) for (const { way, times } of whole) this.fix(dive, way, Math.floor(times + 1 - WHOLE));
-    else {
-      const like = (times: number) => times * (0.8 + 0.4 * this.random.next());
-      const most = used
-        .map(({ way, times }) => ({ way, much: times > 1e-6 ? like(times) : 0 }))
-        .reduce((a, b) => (b.much > a.much ? b : a));
-      if (most.much === 0) return this.surface();
-      this.fix(dive, most.way, 1);
-    }
+    if (!this.fixMost(dive, columns, left > MANY_LEFT ? AT_ONCE : 1)) return this.surface();
     if (dive.need.some((count) => count > 0)) return undefined;
     this.surface();
     return this.planOf(dive.ways.map(({ sheet }) => sheet));
+  }
+  /** Fixes the ways used most, with some chance. False when none is used that can still be cut. */
+  private fixMost(dive: Dive, columns: Float64Array, most: number): boolean {
+    const sizes = this.parts.length;
+    const used = this.ways.flatMap((way, at) => {
+      const times = columns[sizes + at]!;
+      return times > 1e-6 ? [{ way, times, liking: times * (0.8 + 0.4 * this.random.next()) }] : [];
+    });
+    used.sort((a, b) => b.liking - a.liking);
+    const there = ({ rows, values }: Way) =>
+      rows.every((row, at) => row < sizes || dive.racks[row - sizes]! >= values[at]!);
+    // What is more than needed is left out in the end, but where others hold only what is needed they come first.
+    const needed = ({ rows, values }: Way) => rows.every((row, at) => row >= sizes || dive.need[row]! >= values[at]!);
+    let fixed = 0;
+    for (const { way, times } of used) {
+      const whole = times >= WHOLE;
+      if ((!whole && fixed >= most) || !there(way) || !needed(way)) continue;
+      this.fix(dive, way, whole ? Math.floor(times + 1 - WHOLE) : 1);
+      fixed += 1;
+    }
+    const any = used.find(({ way }) => there(way));
+    if (fixed === 0 && any) this.fix(dive, any.way, 1);
+    return fixed > 0 || any !== undefined;
   }
   private fix(dive: Dive, way: Way, times: number): void {
     const sizes = this.parts.length;
@@ -415,7 +355,7 @@ export class SheetMaster {
     const { solver, never } = this;
     const room = best.cost - never - this.linear;
     const ways = this.ways
-      .map((way) => ({ way, over: this.above(way, duals) }))
+      .map((way) => ({ way, over: above(way, duals) }))
       .filter(({ over }) => over <= room)
       .sort((a, b) => a.over - b.over)
       .slice(0, MOST_WAYS)

@@ -11,7 +11,7 @@ import { type CutSheet, type SheetResult, type SheetTask } from './task';
 /** What one large rest is worth over the same in many, so that sheets empty out. */
 const TIDY = 0.2;
 /** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
-const MOST_TRIED = 4;
+const MOST_TRIED = 2;
 const MOST_TOGETHER = 24;
 const MOST_POOL = 20_000;
 
@@ -259,6 +259,6 @@ export class SheetSearch {
     for (const [index, { most, rack: old }] of task.sources.entries())
       if (this.used[index]! < most) (old ? rack : bought).push(index);
     if (bought.length + rack.length <= MOST_TRIED) return [...bought, ...rack];
-    return [...bought, ...shuffle(rack, random).slice(0, MOST_TRIED)];
+    return [...bought, ...shuffle(rack, random).slice(0, 1)];
   }
 }

@@ -17,8 +17,10 @@ const [MIX_SOON, MIX_LATE] = [60, 800];
 const LATE_SHARE = 0.3;
 /** With dense sheets it comes first, and most of the time. */
 const [MIX_FIRST, MIX_SHARE] = [2, 3];
+/** Blocks for them, of each number of parts, in so much time or less. */
+const [FEW_BLOCKS, MANY_BLOCKS, LONG_MS] = [1200, 4000, 1200];
 /** Work on it counts for the bound as work of the search does, so much. */
-const MIXED = 0.5;
+const MIXED = 0.6;
 /** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
 const NEAR_LATE = 300;
 const NEAR_SHARE = 0.4;
@@ -40,6 +42,8 @@ const FITS = 3;
 const TRY_MS = 0.01;
 const COMBINE_MS = 2;
 const FEW_SHEETS = 10;
+/** Fewer parts are exact at once. */
+const SOME_PARTS = 12;
 /** So many parts of each size make it worth to choose among all ways early. */
 const ALIKE = 3;
 
@@ -57,8 +61,8 @@ export class SheetSession extends Session<SheetResult> {
   private master: SheetMaster | undefined;
   private nearby: Nearby | undefined;
   private mixed: SheetResult | undefined;
-  /** There is time for dense sheets. */
-  private dense = false;
+  /** Blocks that there is time for. */
+  private blocks = 0;
 
   constructor(
     readonly task: SheetTask,
@@ -81,23 +85,34 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
+    // Where the exact way is open a plan of dense sheets comes first: it is soon there, and leaves less to look at.
+    if (this.turns > EAGER && !this.many && this.blocks === MANY_BLOCKS && this.made.length >= SOME_PARTS) {
+      const first = SheetMaster.takes(this.search.sizes);
+      if ((this.master?.spent ?? 0) < first && this.mix(seconds, stop)) return;
+    }
     if (this.turns > EAGER && (this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop))
       return;
-    if (this.turns === EAGER) {
-      const ms = MIX_FIRST * SheetMaster.takes(this.search.sizes) * (1 + this.beside);
-      this.dense = this.task.minBreak === 0 && ms < 1000 * seconds;
+    if (this.turns === EAGER && this.task.minBreak === 0) {
+      const ms = (1000 * seconds) / (1 + this.beside);
+      if (SheetMaster.takes(this.search.sizes) < ms) this.blocks = ms > LONG_MS ? MANY_BLOCKS : FEW_BLOCKS;
     }
-    if (this.turns > EAGER && (this.master?.spent ?? 0) < this.mixingFor(searchMs) && this.mix(seconds, stop)) return;
-    if ((this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
     const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
     const due =
       BOUND_SHARE[this.part] *
       (this.exact && !this.exact.over ? WHILE_EXACT : 1) *
-      (searchMs + MIXED * (this.dense ? (this.master?.spent ?? 0) : 0) - late);
+      (searchMs + MIXED * (this.blocks > 0 ? (this.master?.spent ?? 0) : 0) - late);
     if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
       this.prove(this.bounding, stop);
       return;
     }
+    if (
+      this.turns > EAGER &&
+      this.many &&
+      (this.master?.spent ?? 0) < this.mixingFor(searchMs) &&
+      this.mix(seconds, stop)
+    )
+      return;
+    if ((this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
     this.search.cool(share);
     this.searches += 1;
     if (this.searches % COMBINE_TURNS === 0) {
@@ -131,7 +146,7 @@ export class SheetSession extends Session<SheetResult> {
   private mixingFor(searchMs: number): number {
     const { sizes } = this.search;
     if (sizes * ALIKE <= this.made.length) return searchMs;
-    if (this.dense) return MIX_FIRST * SheetMaster.takes(sizes) + MIX_SHARE * searchMs;
+    if (this.blocks > 0) return MIX_FIRST * SheetMaster.takes(sizes) + MIX_SHARE * searchMs;
     // The more different sizes, the later it comes to something.
     return sizes > FEW_SIZES ? LATE_SHARE * (searchMs - MIX_LATE) : searchMs - MIX_SOON;
   }
@@ -156,10 +171,10 @@ export class SheetSession extends Session<SheetResult> {
   /** A step of choosing among all ways known, where the parts are too many to be exact. True when there was one. */
   private mix(seconds: number, stop: () => boolean): boolean {
     const { task, made, solver } = this;
-    if (!this.many || !solver || made.length === 0) return false;
+    if (!solver || made.length === 0) return false;
     if (!this.master) {
       const racks = task.sources.flatMap(({ most }, index) => (most === Infinity ? [] : [index]));
-      this.master = new SheetMaster(task, solver, made, racks, this.seed, this.dense);
+      this.master = new SheetMaster(task, solver, made, racks, this.seed, this.blocks);
       for (const sheet of this.search.cheapest(MOST_KNOWN)) this.master.join(sheet);
     }
     if (this.master.over) return false;

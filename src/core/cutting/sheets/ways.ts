@@ -80,7 +80,7 @@ export class Ways {
     for (const [place, set] of subsets.sets.entries()) {
       if (set & offcutBit) continue;
       const add = (source: number, rack: number, least: number) =>
-        this.list.push({ set, high: 0, place, source, rack, least, looked: false, over: 0 });
+        this.list.push({ set, place, source, rack, least, looked: false, over: 0 });
       let least = Infinity;
       for (const source of this.bought) least = Math.min(least, this.atLeast(set, source));
       if (least < Infinity) add(this.bought[0]!, 0, least);
