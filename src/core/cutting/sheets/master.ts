@@ -35,14 +35,15 @@ const CALM = 0.5;
 /** What getting ready takes for each part, a step and each part in it, and choosing among all, about, in milliseconds. */
 const [GROW_MS, STEP_MS, PART_MS, CLOSEST_MS] = [0.7, 3, 0.1, 25];
 /** The rest is looked for at once when so many parts are left. */
-const LEVELS = [MOST_CHOSEN, MOST_CHOSEN - 1, 15];
+const LAST_LEVEL = 15;
+const LEVELS = [MOST_CHOSEN, MOST_CHOSEN - 1, LAST_LEVEL];
 
 /** Of so many dives one tries it with all parts. */
 const FROM_ALL = 12;
 /** The work it may be grows with the time there was. */
 const [EFFORT_MS, MOST_EFFORT] = [1500, 5];
 /** How far above the linear program, as a share of it: at first, each time more, and no further. */
-const [FIRST_REACH, REACHING, MOST_REACH] = [0.0015, 1.8, 0.1];
+const [FIRST_REACH, REACHING, LAST_REACH, MOST_REACH] = [0.0015, 1.8, 0.02, 0.1];
 /** Where turns are counted only nodes end it: time would make the plan another one on another day. */
 const FOR_EVER = 3600;
 /** Pricings after each way that a dive fixes. */
@@ -287,7 +288,8 @@ export class SheetMaster {
     }
     if (dive.cost + value + never >= best.cost - 1e-3) return this.surface();
     const left = dive.need.reduce((sum, count) => sum + Math.max(0, count), 0);
-    for (; left <= (LEVELS[dive.level] ?? 0); dive.level += 1) dive.reach = FIRST_REACH;
+    for (; left <= (LEVELS[dive.level] ?? 0); dive.level += 1)
+      dive.reach = left <= LAST_LEVEL ? LAST_REACH : FIRST_REACH;
     if (this.dense && dive.reach < MOST_REACH) {
       const effort = Math.min(MOST_EFFORT, 1 + Math.floor(this.spent / EFFORT_MS));
       this.spent += effort * CLOSEST_MS;
@@ -298,8 +300,10 @@ export class SheetMaster {
         this.surface();
         return this.planOf([...dive.ways.map(({ sheet }) => sheet), ...rest]);
       }
+      // No plan that is better ends like this.
+      if (rest === 'none' && whole) return this.surface();
       // None of those, but there may be one that costs a little more.
-      dive.reach = rest === 'none' && !whole ? REACHING * dive.reach : MOST_REACH;
+      dive.reach = rest === 'none' ? (left <= LAST_LEVEL ? 3 : REACHING) * dive.reach : MOST_REACH;
       if (dive.reach < MOST_REACH) return undefined;
     }
     dive.deeper = 0;
