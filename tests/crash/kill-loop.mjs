@@ -23,12 +23,18 @@ const random = () => {
 };
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
+// Whoever ends this ends its server.
+let running;
+process.on('exit', () => running?.kill('SIGKILL'));
+process.on('SIGTERM', () => process.exit(1));
+
 async function start() {
   const server = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
     { stdio: ['ignore', 'ignore', 'pipe'], env: { ...ENV, LOPREN_DEMO: '1', LOPREN_DATA: data } },
   );
+  running = server;
   let said = '';
   server.stderr.on('data', (chunk) => (said += chunk));
   for (let tries = 0; tries < 600; tries += 1) {
