@@ -212,8 +212,12 @@ describe('the threads', () => {
   it('are waited for by the next request when several before it are left one after the other', async () => {
     for (const seed of [5, 6, 7, 8]) {
       const halt = new AbortController();
-      const left = makePlan(pool, 'sticks', bulkFrames(seed, 300), { budgetMs: 20_000, signal: halt.signal });
-      setTimeout(() => halt.abort(), 60 * seed);
+      const left = makePlan(pool, 'sticks', bulkFrames(seed, 300), {
+        budgetMs: 20_000,
+        signal: halt.signal,
+        // Not before there is a plan, and at another point of the work each time.
+        onPlan: () => void setTimeout(() => halt.abort(), 40 * seed),
+      });
       expect(codes(await left)).toBe('ok');
     }
     expect((await plan(dayOfFrames(8, 10, 0), 200)).unmade).toEqual([]);

@@ -15,15 +15,16 @@ const [LOOKS, ALL_LOOKS] = [40_000, 300_000];
 const ASKING = 4096;
 /** Sheets found before those that are worth most are picked. */
 const FOUND = 500;
-/** Sheets told at once. */
-const TOLD = 30;
+/** Sheets told at once, and so often: each time of the parts that are in none so far. */
+const [TOLD, PASSES] = [30, 4];
+/** So many are enough to pick from. */
 const ENOUGH = 10;
-const PASSES = 4;
 /** A part comes in so many of them. */
 const OFTEN = 4;
 /** How near to the most that a sheet could be worth is looked for, one after the other. */
 const SHARES = [0.6, 0.35, 0.2, 0.1, 0.03, 0];
-const LITTLE = 1e-3;
+/** Of what a sheet costs. */
+const LITTLE = 1e-8;
 
 /** Blocks from edge to edge across one side of a source, the longest along the other side first. */
 interface Strips {
@@ -72,6 +73,8 @@ export class DenseSheets {
   ready = false;
   /** Of the shares, where enough was found the last time. */
   private share = 0;
+  /** Less than this is the rounding of floating point. */
+  private readonly least: number;
 
   constructor(
     private readonly task: SheetTask,
@@ -82,6 +85,7 @@ export class DenseSheets {
   ) {
     this.blocks = new Blocks(task, sizes, blocks);
     this.taken = new Int32Array(sizes.length);
+    this.least = LITTLE * Math.max(...sources.map((source) => task.sources[source]!.open));
   }
 
   /** A piece of getting ready. */
@@ -168,10 +172,10 @@ export class DenseSheets {
     // What is worth most is found soonest where little else is looked for.
     for (this.share = Math.max(0, this.share - 1); this.share < SHARES.length; this.share += 1) {
       const share = SHARES[this.share]!;
-      const over = Math.max(LITTLE, share * most);
+      const over = Math.max(this.least, share * most);
       found.length = 0;
       for (const look of looks) this.look(look, need, over, LOOKS, found.length + FOUND, found, stop);
-      if (found.length >= ENOUGH || share * most <= LITTLE) break;
+      if (found.length >= ENOUGH || share * most <= this.least) break;
     }
     return found;
   }

@@ -144,10 +144,6 @@ export class SheetMaster {
   private get never(): number {
     return (this.task.parts.length - this.made.length) * this.task.unmadePenalty;
   }
-  /** What so many parts take before the first plan, about, in milliseconds. */
-  static takes(parts: number): number {
-    return 60 + 8 * parts;
-  }
   dispose(): void {
     if (!this.over) this.program.dispose();
     this.over = true;

@@ -17,8 +17,9 @@ const [MIX_SOON, MIX_LATE] = [60, 800];
 const LATE_SHARE = 0.3;
 /** With dense sheets it comes first, and most of the time. */
 const [MIX_FIRST, MIX_SHARE] = [2, 3];
-/** Blocks for them, of each number of parts, in so much time or less. */
+/** Blocks for them, of each number of parts, where there is so much time or more; they take so long, and for each size. */
 const [FEW_BLOCKS, MANY_BLOCKS, LONG_MS] = [1200, 4000, 1200];
+const [DENSE_MS, DENSE_EACH_MS] = [60, 8];
 /** Work on it counts for the bound as work of the search does, so much. */
 const MIXED = 0.6;
 /** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
@@ -61,7 +62,7 @@ export class SheetSession extends Session<SheetResult> {
   private master: SheetMaster | undefined;
   private nearby: Nearby | undefined;
   private mixed: SheetResult | undefined;
-  /** Blocks that there is time for. */
+  /** Blocks that there is time for; without any there are no dense sheets. */
   private blocks = 0;
 
   constructor(
@@ -84,35 +85,7 @@ export class SheetSession extends Session<SheetResult> {
       this.raise(this.bounding.bound);
       return;
     }
-    const searchMs = this.search.tries * TRY_MS + this.combineMs;
-    // Where the exact way is open a plan of dense sheets comes first: it is soon there, and leaves less to look at.
-    if (this.turns > EAGER && !this.many && this.blocks === MANY_BLOCKS && this.made.length >= SOME_PARTS) {
-      const first = SheetMaster.takes(this.search.sizes);
-      if ((this.master?.spent ?? 0) < first && this.mix(seconds, stop)) return;
-    }
-    if (this.turns > EAGER && (this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop))
-      return;
-    if (this.turns === EAGER && this.task.minBreak === 0) {
-      const ms = (1000 * seconds) / (1 + this.beside);
-      if (SheetMaster.takes(this.search.sizes) < ms) this.blocks = ms > LONG_MS ? MANY_BLOCKS : FEW_BLOCKS;
-    }
-    const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
-    const due =
-      BOUND_SHARE[this.part] *
-      (this.exact && !this.exact.over ? WHILE_EXACT : 1) *
-      (searchMs + MIXED * (this.blocks > 0 ? (this.master?.spent ?? 0) : 0) - late);
-    if (this.boundMs < due && !this.bounding.over && this.bounding.nextMs * FITS < seconds * 1000) {
-      this.prove(this.bounding, stop);
-      return;
-    }
-    if (
-      this.turns > EAGER &&
-      this.many &&
-      (this.master?.spent ?? 0) < this.mixingFor(searchMs) &&
-      this.mix(seconds, stop)
-    )
-      return;
-    if ((this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop)) return;
+    if (this.turns > EAGER && this.proveOrChoose(seconds, stop)) return;
     this.search.cool(share);
     this.searches += 1;
     if (this.searches % COMBINE_TURNS === 0) {
@@ -121,6 +94,30 @@ export class SheetSession extends Session<SheetResult> {
       return;
     }
     for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+  }
+
+  /** A step of what is better than searching on, if one of that is due. True when there was one. */
+  private proveOrChoose(seconds: number, stop: () => boolean): boolean {
+    if (this.turns === EAGER + 1 && this.task.minBreak === 0) {
+      const ms = (1000 * seconds) / (1 + this.beside);
+      if (this.takes < ms) this.blocks = ms < LONG_MS ? FEW_BLOCKS : MANY_BLOCKS;
+    }
+    const searchMs = this.search.tries * TRY_MS + this.combineMs;
+    const mixMs = this.master?.spent ?? 0;
+    // Where the exact way is open a plan of dense sheets comes first: it is soon there, and leaves less to look at.
+    const first = !this.many && this.blocks === MANY_BLOCKS && this.made.length >= SOME_PARTS;
+    if (first && mixMs < this.takes && this.mix(seconds, stop)) return true;
+    if ((this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop)) return true;
+    const { bounding } = this;
+    const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
+    const share = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1);
+    const due = share * (searchMs + (this.blocks > 0 ? MIXED * mixMs : 0) - late);
+    if (this.boundMs < due && !bounding!.over && bounding!.nextMs * FITS < seconds * 1000) {
+      this.prove(bounding!, stop);
+      return true;
+    }
+    if (this.many && mixMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return true;
+    return (this.nearby?.spent ?? 0) < NEAR_SHARE * (searchMs - NEAR_LATE) && this.lookNearby(stop);
   }
 
   /** A step of the bound; where one sheet more or less is much, the fewest new ones are bounded first on each grid. */
@@ -142,11 +139,15 @@ export class SheetSession extends Session<SheetResult> {
     this.raise(bounding.bound);
   }
 
+  /** What dense sheets take before the first plan, about, in milliseconds. */
+  private get takes(): number {
+    return DENSE_MS + DENSE_EACH_MS * this.search.sizes;
+  }
   /** How long choosing among all ways may take by now. */
   private mixingFor(searchMs: number): number {
     const { sizes } = this.search;
     if (sizes * ALIKE <= this.made.length) return searchMs;
-    if (this.blocks > 0) return MIX_FIRST * SheetMaster.takes(sizes) + MIX_SHARE * searchMs;
+    if (this.blocks > 0) return MIX_FIRST * this.takes + MIX_SHARE * searchMs;
     // The more different sizes, the later it comes to something.
     return sizes > FEW_SIZES ? LATE_SHARE * (searchMs - MIX_LATE) : searchMs - MIX_SOON;
   }
