@@ -30,6 +30,8 @@ const NODES = 1000;
 const MOST_DENSE = 300;
 /** With more parts left so many ways are fixed at once. */
 const [MANY_LEFT, AT_ONCE] = [45, 3];
+/** A sheet must be worth so much more than it costs, as a share. */
+const WORTHY = 1e-6;
 /** How slowly the calm prices follow. */
 const CALM = 0.5;
 /** What getting ready takes for each part, a step and each part in it, and choosing among all, about, in milliseconds. */
@@ -229,11 +231,7 @@ export class SheetMaster {
       const source = sources[random.below(sources.length)]!;
       const sheet = filler.fill([source], TRIES, share === 1);
       if (!sheet) continue;
-      let over = sheet.cost;
-      for (const part of sheet.parts) over -= duals[this.row(part)]!;
-      const rack = this.racks.indexOf(source);
-      if (rack >= 0) over -= duals[this.parts.length + rack]!;
-      if (over < -1e-6 * sheet.cost && this.join(sheet)) joined = true;
+      if (this.joinWorthy(sheet, duals)) joined = true;
     }
     return joined;
   }
@@ -246,13 +244,18 @@ export class SheetMaster {
     for (const prices of [this.calm, duals]) {
       let joined = false;
       for (const sheet of dense.price(prices, need, asks, stop)) {
-        let over = sheet.cost - this.task.sources[sheet.source]!.open + asks(sheet.source);
-        for (const part of sheet.parts) over -= duals[this.row(part)]!;
-        if (over < -1e-6 * sheet.cost && this.join(sheet)) joined = true;
+        if (this.joinWorthy(sheet, duals)) joined = true;
       }
       if (joined) return true;
     }
     return false;
+  }
+  /** A sheet worth more than it costs joins. False when it is not, or is known. */
+  private joinWorthy(sheet: CutSheet, duals: Float64Array): boolean {
+    const rack = this.racks.indexOf(sheet.source);
+    let over = sheet.cost - (rack < 0 ? 0 : duals[this.parts.length + rack]!);
+    for (const part of sheet.parts) over -= duals[this.row(part)]!;
+    return over < -WORTHY * sheet.cost && this.join(sheet);
   }
   private needOf(parts: readonly number[]): number[] {
     const need = this.parts.map(() => 0);
