@@ -25,6 +25,49 @@ test('a second browser sees a change at the bench without being asked', async ({
   await expect(row).toContainText('On the customer: Which grey?');
 });
 
+test('what happens while a page is still on its way to the shop, or in the background, is not missed', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, 'Ines');
+  const number = await saveQuote(page, 'Late Line');
+  await accept(page);
+  const second = await (await browser.newContext()).newPage();
+  await signIn(second, 'Maro');
+  let open = () => {};
+  const held = new Promise<void>((resolve) => (open = resolve));
+  await second.route('**/api/live', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await second.goto('/board');
+  const row = second.getByRole('link', { name: new RegExp(`${number}-1`) });
+  await expect(row).toContainText('Materials here');
+  await page.goto(`/bench/${number}-1`);
+  await page.getByRole('button', { name: /All here/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
+  open();
+  await expect(row).toContainText('Cut the legs');
+
+  // A tab in the background keeps no line, and catches up when somebody turns to it.
+  const show = (hidden: boolean) =>
+    second.evaluate((to) => {
+      Object.defineProperty(document, 'hidden', { value: to, configurable: true });
+      document.dispatchEvent(new Event('visibilitychange'));
+    }, hidden);
+  let lines = 0;
+  second.on('request', (request) => (lines += request.url().endsWith('/api/live') ? 1 : 0));
+  await show(true);
+  await page.getByRole('button', { name: 'Hold' }).click();
+  await page.getByLabel('Reason').fill('Which grey?');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Which grey?').first()).toBeVisible();
+  await expect(row).toContainText('Cut the legs');
+  expect(lines).toBe(0);
+  await show(false);
+  await expect(row).toContainText('On the customer: Which grey?');
+});
+
 test('two benches on one job: the later tap is told, nothing is done twice', async ({ page, browser }) => {
   await signIn(page, 'Ines');
   const number = await saveQuote(page, 'Four Hands');

@@ -7,18 +7,20 @@ export async function GET(request: Request): Promise<Response> {
   const who = await signedIn();
   if ('refusal' in who) return who.refusal;
   const text = new TextEncoder();
+  let hangUp = () => {};
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = (line: string) => controller.enqueue(text.encode(line));
-      send(': open\n\n');
       const stop = who.house.bus.listen((happening) => send(`data: ${JSON.stringify(happening)}\n\n`));
       const beat = setInterval(() => send(': still here\n\n'), 20_000);
-      request.signal.addEventListener('abort', () => {
+      hangUp = () => {
         stop();
         clearInterval(beat);
-        controller.close();
-      });
+      };
+      send(': open\n\n');
+      request.signal.addEventListener('abort', hangUp);
     },
+    cancel: () => hangUp(),
   });
   return new Response(stream, {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' },
