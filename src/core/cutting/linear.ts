@@ -2,9 +2,10 @@
  * Linear and integer programs, as the cutting engine asks for them. The solver (HiGHS) is handed in by whoever runs the
  * engine: loading it is not the core's business.
  */
-import type { Highs, Model } from 'highs';
+import type { Basis, Highs, Model } from 'highs';
 
 export type Solver = Highs;
+export type { Basis };
 export interface Column {
   readonly cost: number;
   readonly upper: number;
@@ -25,6 +26,14 @@ export interface Solved {
 /** The solver's numbers for its two methods. */
 const [DUAL, PRIMAL] = [1, 4];
 
+/** Small programs, solved again and again: getting one ready would take longer than solving it. */
+const PLAIN = {
+  presolve: 'off',
+  simplex_scale_strategy: 0,
+  dual_simplex_cost_perturbation_multiplier: 0,
+  primal_simplex_bound_perturbation_multiplier: 0,
+} as const;
+
 /** A linear program to minimise whose columns come one after the other; solved again from the basis it has. */
 export class Growing {
   private readonly model: Model;
@@ -34,9 +43,10 @@ export class Growing {
   constructor(
     private readonly solver: Solver,
     rows: readonly Row[],
+    plain = false,
   ) {
     this.model = solver.createModel();
-    this.model.options.set({ output_flag: false });
+    this.model.options.set({ output_flag: false, ...(plain ? PLAIN : {}) });
     for (const row of rows) this.model.addRow(row.lower, row.upper, { indices: [], values: [] });
   }
   add({ cost, upper, rows, values }: Column): void {
@@ -55,6 +65,16 @@ export class Growing {
     if (this.model.getModelStatus() !== this.solver.constants.modelStatus.optimal) return undefined;
     const { colValue, rowValue, rowDual } = this.model.getSolution();
     return { value: this.model.getObjectiveValue(), columns: colValue, rows: rowValue, duals: rowDual };
+  }
+  /** Where the last solution stands, to go on from again once the limits are what they were. */
+  get basis(): Basis {
+    return this.model.getBasis();
+  }
+  restore({ colStatus, rowStatus }: Basis, columns: number): void {
+    const all = new Int32Array(columns);
+    all.set(colStatus);
+    this.model.setBasis({ colStatus: all, rowStatus });
+    this.limited = false;
   }
   /** Of a column, by its place among those added. */
   price(column: number, cost: number): void {

@@ -70,6 +70,7 @@ export class DenseSheets {
   private readonly strips: Strips[] = [];
   /** Parts of each size that are used up while sheets are looked for. */
   private readonly taken: Int32Array;
+  private worths: Float64Array | undefined;
   ready = false;
   /** Of the shares, where enough was found the last time. */
   private share = 0;
@@ -166,7 +167,8 @@ export class DenseSheets {
     ask: (source: number) => number,
     stop: () => boolean,
   ): Found[] {
-    const looks = this.strips.map((strips) => this.begin(strips, prices, need, ask(strips.source)));
+    this.worth(prices, need);
+    const looks = this.strips.map((strips) => this.begin(strips, ask(strips.source)));
     const most = Math.max(0, ...looks.map((look) => look.most - look.ask));
     const found: Found[] = [];
     // What is worth most is found soonest where little else is looked for.
@@ -189,8 +191,9 @@ export class DenseSheets {
     stop: () => boolean,
   ): Found[] | undefined {
     const found: Found[] = [];
+    this.worth(prices, need);
     for (const strips of this.strips) {
-      const look = this.begin(strips, prices, need, ask(strips.source), less);
+      const look = this.begin(strips, ask(strips.source), less);
       if (!this.look(look, need, -less, ALL_LOOKS, most, found, stop)) return undefined;
     }
     return found;
@@ -206,18 +209,28 @@ export class DenseSheets {
     return sizes;
   }
 
-  private begin(strips: Strips, prices: ArrayLike<number>, need: readonly number[], ask: number, less = 0): Look {
+  /** What the parts of each block are worth; nothing without one of which none is needed. */
+  private worth(prices: ArrayLike<number>, need: readonly number[]): void {
+    const { ids, count } = this.blocks;
+    const there = Float64Array.from(need, (left, size) => (left > 0 ? prices[size]! : -Infinity));
+    this.worths ??= new Float64Array(count);
+    for (let block = 0; block < count; block += 1) {
+      let sum = 0;
+      for (let at = MOST_IN_BLOCK * block, end = at + MOST_IN_BLOCK; at < end && ids[at]! >= 0; at += 1)
+        sum += there[ids[at]!]!;
+      this.worths[block] = sum;
+    }
+  }
+
+  private begin(strips: Strips, ask: number, less = 0): Look {
     const { source, high, blocks, wide, rest, back } = strips;
-    const { ids } = this.blocks;
-    const there = Float64Array.from(need, (count, size) => (count > 0 ? prices[size]! : -Infinity));
+    const worths = this.worths!;
     const value = new Float64Array(blocks.length);
     // The most that so many steps of room could hold: no part is used up there.
     const hold = new Float64Array(STEPS + 1);
     const single = new Float64Array(STEPS + 1);
     for (let at = 0; at < blocks.length; at += 1) {
-      let sum = back[at]!;
-      const from = MOST_IN_BLOCK * blocks[at]!;
-      for (let i = from; i < from + MOST_IN_BLOCK && ids[i]! >= 0; i += 1) sum += there[ids[i]!]!;
+      const sum = worths[blocks[at]!]! + back[at]!;
       value[at] = sum;
       if (sum > single[wide[at]!]!) single[wide[at]!] = sum;
     }

@@ -157,6 +157,10 @@ export class SheetFiller {
     for (let size = 0; size < this.value.length; size += 1) this.value[size] = of(size);
   }
 
+  areaOf(size: number): number {
+    return this.area[size]!;
+  }
+
   /** The parts still in the pool. */
   rest(): number[] {
     return this.parts.slice(0, this.sizes).flat();

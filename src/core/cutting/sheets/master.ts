@@ -5,11 +5,12 @@
  * the other, with more ways looked for in between. Other than the bound's, these ways can all be cut as they are, from the
  * parts that are there.
  */
-import { Growing, type Solved, type Solver, minimise } from '../linear';
+import { Growing, type Basis, type Solved, type Solver, minimise } from '../linear';
 import { type Random, randomFrom } from '../random';
 import { MOST_CHOSEN } from './choice';
 import { type Left, type Way, above, closest } from './closest';
 import { DenseSheets } from './dense';
+import { type Drawable, Draws } from './draws';
 import { SheetFiller } from './fill';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, cutSheet } from './task';
 
@@ -42,6 +43,11 @@ const LEVELS = [MOST_CHOSEN, MOST_CHOSEN - 1, LAST_LEVEL];
 
 /** Of so many dives one tries it with all parts. */
 const FROM_ALL = 12;
+/** A plan is drawn of about so many ways, so little above their prices, at first, as a share of what a sheet costs. */
+const [FEW_NEAR, MANY_NEAR, FIRST_NEAR, LEAST_NEAR] = [800, 3000, 0.02, 0.001];
+const DRAW_MS = 25;
+/** That is done after so many linear programs, and so often before a dive. */
+const [DRAWING, DRAWN] = [8, 2];
 /** The work it may be grows with the time there was. */
 const [EFFORT_MS, MOST_EFFORT] = [1500, 5];
 /** How far above the linear program, as a share of it: at first, each time more, and no further. */
@@ -77,7 +83,7 @@ export class SheetMaster {
   private readonly rowOf: number[] = [];
   private readonly area: readonly number[];
   private readonly ways: Way[] = [];
-  private readonly known = new Set<string>();
+  private readonly known = new Map<string, Way>();
   private readonly program: Growing;
   private readonly sources: readonly number[];
   /** Prices of the sizes, as they have been for some time: at first those of their areas. */
@@ -87,6 +93,13 @@ export class SheetMaster {
   private dive: Dive | undefined;
   private dives = 0;
   private asked = false;
+  private readonly draws: Draws;
+  /** Linear programs of all parts, and plans drawn since the last dive. */
+  private turns = 0;
+  private drawn = 0;
+  private near = FIRST_NEAR;
+  /** Where the linear program of all parts stood last. */
+  private basis: Basis | undefined;
   /** What the linear program costs, of the parts that can be made. */
   linear = Infinity;
   over = false;
@@ -130,9 +143,10 @@ export class SheetMaster {
         this.sources,
         blocks,
       );
+    this.draws = new Draws(task, this.filler, this.parts, this.sources, racks, this.random);
     const cheapest = Math.min(...task.sources.map(({ open, w, h }) => open / (w * h)));
     this.calm = Float64Array.from(this.area, (area) => area * cheapest);
-    this.program = new Growing(solver, this.rows());
+    this.program = new Growing(solver, this.rows(), true);
     for (const [size, list] of this.parts.entries())
       this.program.add({ cost: task.unmadePenalty, upper: list.length, rows: [size], values: [1] });
   }
@@ -153,6 +167,9 @@ export class SheetMaster {
 
   /** A way of cutting that has been found elsewhere, or here. False when it is known. */
   join(sheet: CutSheet): boolean {
+    return this.wayOf(sheet).fresh;
+  }
+  private wayOf(sheet: CutSheet): { way: Way; fresh: boolean } {
     const counts = new Map<number, number>();
     for (const part of sheet.parts) {
       const size = this.row(part);
@@ -166,11 +183,13 @@ export class SheetMaster {
       values.push(1);
     }
     const name = `${Math.round(sheet.cost)}|${rows.join()}|${values.join()}`;
-    if (this.known.has(name)) return false;
-    this.known.add(name);
-    this.ways.push({ sheet, rows, values });
+    const before = this.known.get(name);
+    if (before) return { way: before, fresh: false };
+    const way = { sheet, rows, values };
+    this.known.set(name, way);
+    this.ways.push(way);
     this.program.add({ cost: sheet.cost, upper: Infinity, rows, values });
-    return true;
+    return { way, fresh: true };
   }
 
   /** One solution of the linear program and what comes of it; a plan now and then. `seconds` are left. */
@@ -190,7 +209,16 @@ export class SheetMaster {
     if (this.dive) return this.deepen(this.dive, best, solved, stop);
     this.stale = value < this.linear * (1 - LITTLE) ? 0 : this.stale + 1;
     this.linear = value;
-    if (this.price(duals, this.made, stop) && this.stale < STALE) return undefined;
+    this.basis = this.program.basis;
+    const more = this.price(duals, this.made, stop) && this.stale < STALE;
+    this.turns += 1;
+    if (this.dense && (more ? this.turns % DRAWING === 0 : this.drawn < DRAWN)) {
+      this.drawn += more ? 0 : 1;
+      this.spent += DRAW_MS;
+      return this.draw(this.dense, best, duals, stop);
+    }
+    if (more) return undefined;
+    this.drawn = 0;
     if (!this.asked && this.dives >= FIRST_DIVES && this.parts.length <= FEW_SIZES) {
       this.asked = true;
       return this.whole(best, duals, seconds, stop);
@@ -207,6 +235,48 @@ export class SheetMaster {
       level: this.dives % FROM_ALL === 1 ? 0 : 1,
     };
     return undefined;
+  }
+
+  /** A plan drawn by lot from what is little above its prices. */
+  private draw(
+    dense: DenseSheets,
+    best: SheetResult,
+    duals: Float64Array,
+    stop: () => boolean,
+  ): SheetResult | undefined {
+    const { task, parts, racks, never } = this;
+    const price = Math.max(...this.sources.map((source) => task.sources[source]!.open));
+    const need = parts.map((list) => list.length);
+    const found = dense.within(duals, need, this.asks(duals), this.near * price, MANY_NEAR, stop);
+    if (!found) {
+      this.near /= 2;
+      if (this.near < LEAST_NEAR) this.drawn = DRAWN;
+      return undefined;
+    }
+    if (found.length < FEW_NEAR) this.near *= 1.5;
+    const candidates: Drawable[] = found.map((one) => ({
+      sizes: dense.sizesOf(one),
+      rack: racks.indexOf(one.strips.source),
+      over: -one.over,
+      cost: one.cost,
+      sheet: () => dense.sheetOf(one),
+    }));
+    for (const way of this.ways) {
+      const over = above(way, duals);
+      if (over > this.near * price) continue;
+      const sizes = way.rows.flatMap((row, at) =>
+        row < parts.length ? Array.from({ length: way.values[at]! }, () => row) : [],
+      );
+      candidates.push({
+        sizes,
+        rack: racks.indexOf(way.sheet.source),
+        over,
+        cost: way.sheet.cost,
+        sheet: () => way.sheet,
+      });
+    }
+    const sheets = this.draws.plan(candidates, duals, best.cost - never - 1e-3);
+    return sheets && this.planOf(sheets);
   }
 
   /** Fills sheets from some of the parts, by price. True when some were worth more than they cost. */
@@ -352,6 +422,7 @@ export class SheetMaster {
   private surface(): undefined {
     this.dive = undefined;
     for (const [row, limits] of this.rows().entries()) this.program.limit(row, limits);
+    if (this.basis) this.program.restore(this.basis, this.parts.length + this.ways.length);
   }
 
   private whole(best: SheetResult, duals: Float64Array, seconds: number, stop: () => boolean): SheetResult | undefined {

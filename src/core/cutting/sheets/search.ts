@@ -13,6 +13,12 @@ const TIDY = 0.2;
 /** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
 const MOST_TRIED = 2;
 const MOST_TOGETHER = 24;
+/** Plans from nothing: in the first so many fillings, then one of so many steps; not where the sizes are too many. */
+const [ANEW_FIRST, ANEW_OFTEN, MOST_ANEW] = [1500, 24, 400];
+/** Ways in which each of their sheets is filled. */
+const ANEW_TRIES = 12;
+/** How fast it is learnt how hard a size is, how much that says, and what is the most. */
+const [LEARNING, HARDNESS, HARDEST] = [0.5, 0.6, 3];
 const MOST_POOL = 20_000;
 
 export class SheetSearch {
@@ -23,6 +29,9 @@ export class SheetSearch {
   private sheets: CutSheet[] = [];
   private unmade: number[] = [];
   private heat = 0;
+  private steps = 0;
+  /** What each size counts for in a plan from nothing: its area, and more when it came to lie on poor sheets before. */
+  private readonly hard: Float64Array;
   /** The least that a part costs for its area (in grains), whatever it is cut from; and what a new sheet costs beside. */
   private readonly least: number;
   private readonly sheet: { readonly area: number; readonly base: number };
@@ -45,6 +54,7 @@ export class SheetSearch {
       base: Math.max(0, Math.min(...bought.map(({ open, w, h }) => open - this.least * (1 + TIDY) * w * h), Infinity)),
     };
     if (bought.length === 0) this.sheet = { area: Infinity, base: 0 };
+    this.hard = Float64Array.from({ length: this.filler.count }, (_, size) => this.filler.areaOf(size));
     this.best = this.construct();
     this.take(this.best);
   }
@@ -97,6 +107,8 @@ export class SheetSearch {
   step(): boolean {
     const { random, task } = this;
     if (this.sheets.length === 0 && this.unmade.length === 0) return false;
+    this.steps += 1;
+    if (this.sizes <= MOST_ANEW && (this.tries < ANEW_FIRST || this.steps % ANEW_OFTEN === 0)) return this.anew();
     const out = this.ruin();
     const old = out.map((at) => this.sheets[at]!);
     const retried = this.unmade.filter(() => random.next() < 0.3);
@@ -114,6 +126,28 @@ export class SheetSearch {
     for (const sheet of old) this.used[sheet.source]! += 1;
     if (!keep) return false;
     return this.replace(out, sheets, this.unmade.filter((part) => !retried.includes(part)).concat(left));
+  }
+
+  /** A plan from nothing, in which parts that were hard to lay count for more. True when it is a new best. */
+  private anew(): boolean {
+    const { task, filler, hard } = this;
+    const before = [...this.used];
+    this.used.fill(0);
+    filler.values((size) => hard[size]!);
+    const { sheets, left } = this.recreate([...task.parts.keys()], ANEW_TRIES, Infinity);
+    filler.values((size) => filler.areaOf(size));
+    for (const [source, count] of before.entries()) this.used[source] = count;
+    for (const { source, cost, parts } of sheets) {
+      const { w, h, open } = task.sources[source]!;
+      const filled = parts.reduce((sum, part) => sum + this.area[part]!, 0);
+      const poor = Math.min(HARDEST, (cost / open) * ((w * h) / filled)) ** HARDNESS;
+      for (const part of parts) {
+        const size = filler.sizeOf[part]!;
+        hard[size] = (1 - LEARNING) * hard[size]! + LEARNING * poor * this.area[part]!;
+      }
+    }
+    if (left.length === 0) this.remember(sheets);
+    return this.offer({ sheets, unmade: left, cost: NaN });
   }
 
   /**

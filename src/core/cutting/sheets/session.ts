@@ -8,18 +8,19 @@ import { Nearby } from './nearby';
 import { SheetSearch } from './search';
 import type { SheetResult, SheetTask } from './task';
 
-const STEPS = 6;
+/** Steps of the search in a turn, or so many fillings. */
+const [STEPS, FILLINGS] = [6, 150];
 const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
 const EAGER = 10;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
 const LATE_SHARE = 0.3;
-/** With dense sheets it comes first, and most of the time. */
-const [MIX_FIRST, MIX_SHARE] = [2, 3];
+/** With dense sheets soon, and most of the time. */
+const [MIX_DENSE, MIX_SHARE] = [20, 4];
 /** Blocks for them, of each number of parts, where there is so much time or more; they take so long, and for each size. */
 const [FEW_BLOCKS, MANY_BLOCKS, LONG_MS] = [1200, 4000, 1200];
-const [DENSE_MS, DENSE_EACH_MS] = [60, 8];
+const [DENSE_MS, DENSE_EACH_MS] = [30, 4];
 /** Work on it counts for the bound as work of the search does, so much. */
 const MIXED = 0.6;
 /** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
@@ -93,7 +94,8 @@ export class SheetSession extends Session<SheetResult> {
       if (this.search.combine(stop)) this.version += 1;
       return;
     }
-    for (let at = 0; at < STEPS; at += 1) if (this.search.step()) this.version += 1;
+    const until = this.search.tries + FILLINGS;
+    for (let at = 0; at < STEPS && this.search.tries < until; at += 1) if (this.search.step()) this.version += 1;
   }
 
   /** A step of what is better than searching on, if one of that is due. True when there was one. */
@@ -147,7 +149,7 @@ export class SheetSession extends Session<SheetResult> {
   private mixingFor(searchMs: number): number {
     const { sizes } = this.search;
     if (sizes * ALIKE <= this.made.length) return searchMs;
-    if (this.blocks > 0) return MIX_FIRST * this.takes + MIX_SHARE * searchMs;
+    if (this.blocks > 0) return MIX_SHARE * (searchMs - MIX_DENSE);
     // The more different sizes, the later it comes to something.
     return sizes > FEW_SIZES ? LATE_SHARE * (searchMs - MIX_LATE) : searchMs - MIX_SOON;
   }
