@@ -81,6 +81,8 @@ export class SheetFiller {
   private leastH = 0;
   /** What each size counts for: its area, or its price. */
   private readonly value: Float64Array;
+  /** The most that a size at a place of the pool, or after it, counts for. */
+  private readonly tops: Float64Array;
   /** Area of the parts in the pool, with their cuts, in grains. */
   load = 0;
 
@@ -105,6 +107,7 @@ export class SheetFiller {
       [this.w[size], this.h[size], this.area[size]] = [w, h, w * h];
     }
     this.value = Float64Array.from(this.area);
+    this.tops = real();
     [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
     this.parts = Array.from({ length: count }, () => []);
     this.pairs = new Pairs(task);
@@ -137,6 +140,10 @@ export class SheetFiller {
       this.parts[at]!.length = 0;
     }
     this.sizes = order.length;
+    for (let at = order.length - 1, top = 0; at >= 0; at -= 1) {
+      top = Math.max(top, this.value[order[at]!]!);
+      this.tops[at] = top;
+    }
     for (const part of parts) {
       const at = place[sizeOf[part]!]!;
       this.pooled[at]! += 1;
@@ -279,14 +286,17 @@ export class SheetFiller {
   }
 
   private piece(width: number, height: number): number {
-    const { task, sizes, free, size, value, dread, whims, noise, fond, pairs } = this;
+    const { task, sizes, free, size, value, tops, dread, whims, noise, fond, pairs } = this;
     if (width < this.leastW || height < this.leastH) return this.left(width, height);
     const { rotate } = task;
     let whim = this.random.below(WHIMS);
     let chosen = -1;
     let turned = false;
     let most = -Infinity;
+    const luck = FLUSH * (1 + noise / 2);
     for (let place = 0; place < sizes; place += 1) {
+      // None from here on can be liked more.
+      if (tops[place]! * luck <= most) break;
       if (free[place] === 0) continue;
       const one = size[place]!;
       for (let turn = 0; turn < (rotate && this.w[one] !== this.h[one] ? 2 : 1); turn += 1) {
@@ -306,7 +316,9 @@ export class SheetFiller {
     if (chosen < 0) return this.left(width, height);
     if (fond > 0) {
       let pair = -1;
+      const lucky = fond * (1 + noise / 2);
       for (let at = 0; at < pairs.count; at += 1) {
+        if (pairs.value[at]! * lucky <= most) continue;
         const w = pairs.w[at]!;
         const h = pairs.h[at]!;
         if (w > width || h > height) continue;
