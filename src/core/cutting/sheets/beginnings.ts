@@ -3,15 +3,7 @@
  * first that few of them hold. What the prices say of a plan's other sheets stays true, so little is lost by it.
  */
 import type { Random } from '../random';
-
-/** A sheet in sizes: one for each of its parts. */
-export interface Candidate {
-  readonly sizes: readonly number[];
-  /** The piece of the rack it is cut from, or less than 0. */
-  readonly rack: number;
-  /** What it costs above its prices. */
-  readonly over: number;
-}
+import type { Candidate } from './candidates';
 
 /** How much chance has a say: in which part is next, and in its sheet, as a share of what sheets are above their prices. */
 const [WHIM, WARM] = [0.6, 0.4];
@@ -35,7 +27,7 @@ export class Beginnings {
   private readonly onRack: Int32Array;
 
   constructor(
-    list: readonly Candidate[],
+    list: readonly Pick<Candidate, 'sizes' | 'rack' | 'over'>[],
     private readonly need: readonly number[],
     private readonly racks: readonly number[],
   ) {

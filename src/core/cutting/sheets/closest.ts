@@ -4,33 +4,20 @@
  * that is little above it has no other sheets.
  */
 import type { Solved } from '../linear';
+import { candidates } from './candidates';
 import { type Choosable, MOST_CHOSEN, MOST_RACKS, choose } from './choice';
 import type { DenseSheets } from './dense';
+import type { Left, WayProgram } from './program';
 import type { CutSheet, SheetTask } from './task';
 
 /** Sheets to choose from, and remainders solved. */
 const MOST_SHEETS = 4000;
 const MOST_STATES = 2000;
 
-/** A way of cutting in rows of the linear program: the sizes of its parts, then the piece of the rack. */
-export interface Way {
-  readonly sheet: CutSheet;
-  readonly rows: readonly number[];
-  readonly values: readonly number[];
-}
-/** What is left to be made: parts of each size, pieces of the rack. */
-export interface Left {
-  readonly need: readonly number[];
-  readonly racks: readonly number[];
-}
 interface Close extends Choosable {
   readonly cost: number;
   readonly sheet: () => CutSheet;
 }
-
-/** What a way costs above its prices. */
-export const above = ({ rows, values, sheet }: Way, duals: Float64Array): number =>
-  rows.reduce((sum, row, at) => sum - duals[row]! * values[at]!, sheet.cost);
 
 /** Every set that has a part of a row for each time the row is named, as a sum of bits. */
 function setsOf(rows: readonly number[], bits: readonly (readonly number[])[]): number[] {
@@ -56,9 +43,7 @@ function sumsOf(bits: readonly number[], count: number): number[] {
 export function closest(
   task: SheetTask,
   dense: DenseSheets,
-  /** The sources of `left.racks`. */
-  racks: readonly number[],
-  known: readonly Way[],
+  program: WayProgram,
   left: Left,
   { duals, value }: Solved,
   ask: (source: number) => number,
@@ -67,39 +52,24 @@ export function closest(
   effort: number,
   stop: () => boolean,
 ): CutSheet[] | 'none' | undefined {
+  const { racks } = program;
   const bits: number[][] = [];
   let count = 0;
   for (const need of left.need) bits.push(Array.from({ length: Math.max(0, need) }, () => 2 ** count++));
   if (count > MOST_CHOSEN || racks.length > MOST_RACKS) return undefined;
   const room = most - value;
-  const found = dense.within(duals, left.need, ask, room, effort * MOST_SHEETS, stop);
-  if (!found) return undefined;
+  const near = candidates(dense, program, duals, left.need, ask, room, effort * MOST_SHEETS, stop);
+  if (!near) return undefined;
 
   const ways = new Map<number, Close>();
-  const add = (rows: readonly number[], source: number, way: Omit<Close, 'set' | 'rack'>) => {
-    const at = racks.indexOf(source);
-    if (at >= 0 && left.racks[at]! <= 0) return;
+  for (const { sizes, rack: at, over, cost, sheet } of near) {
+    if ((at >= 0 && left.racks[at]! <= 0) || sizes.some((size) => bits[size]!.length === 0)) continue;
     const rack = at < 0 ? 0 : 2 ** at;
-    for (const set of setsOf(rows, bits)) {
+    for (const set of setsOf(sizes, bits)) {
       const key = set * 2 ** MOST_RACKS + rack;
       const before = ways.get(key);
-      if (before && way.cost >= before.cost) continue;
-      ways.set(key, { ...way, set, rack });
+      if (!before || cost < before.cost) ways.set(key, { set, rack, over, cost, sheet });
     }
-  };
-  for (const one of found) {
-    const { cost, over } = one;
-    add(dense.sizesOf(one), one.strips.source, { over: -over, cost, sheet: () => dense.sheetOf(one) });
-  }
-  for (const way of known) {
-    const over = above(way, duals);
-    if (over > room) continue;
-    const { sheet } = way;
-    const rows = way.rows.flatMap((row, at) =>
-      row < left.need.length ? Array.from({ length: way.values[at]! }, () => row) : [],
-    );
-    if (rows.every((row) => bits[row]!.length > 0))
-      add(rows, sheet.source, { over, cost: sheet.cost, sheet: () => sheet });
   }
 
   const each = new Float64Array(count + racks.length);

@@ -3,9 +3,11 @@
  * sheets as well as it goes. Of many beginnings only those are ended that promise most.
  */
 import type { Random } from '../random';
-import { Beginnings, type Candidate } from './beginnings';
+import { Beginnings } from './beginnings';
+import type { Candidate } from './candidates';
 import type { SheetFiller } from './fill';
-import type { CutSheet, SheetTask } from './task';
+import type { Left, WayProgram } from './program';
+import type { CutSheet } from './task';
 
 /** Beginnings looked at, those ended, and how often. */
 const [LOOKED, ENDED, TIMES] = [64, 10, 2];
@@ -15,83 +17,75 @@ const [FEWEST_LEFT, MOST_LEFT] = [3, 18];
 const DEARER = 1.04;
 const TRIES = 8;
 
-export interface Drawable extends Candidate {
+interface Begun extends Left {
+  readonly chosen: readonly number[];
   readonly cost: number;
-  readonly sheet: () => CutSheet;
+  /** What the whole plan may come to. */
+  readonly about: number;
 }
 
 export class Draws {
   constructor(
-    private readonly task: SheetTask,
     private readonly filler: SheetFiller,
-    /** The parts of each size. */
-    private readonly parts: readonly (readonly number[])[],
+    private readonly program: WayProgram,
     private readonly sources: readonly number[],
-    /** Sources of which there are only some. */
-    private readonly racks: readonly number[],
     private readonly random: Random,
   ) {}
 
   /** The sheets of a plan of all parts that costs less than `most`, if there is one. */
-  plan(candidates: readonly Drawable[], prices: ArrayLike<number>, most: number): CutSheet[] | undefined {
-    const { task, parts, racks, random } = this;
-    const there = racks.map((source) => task.sources[source]!.most);
-    const beginnings = new Beginnings(
-      candidates,
-      parts.map((list) => list.length),
-      there,
-    );
-    const drawn = Array.from({ length: LOOKED }, () => {
-      const chosen = beginnings.next(FEWEST_LEFT + random.below(MOST_LEFT - FEWEST_LEFT), random);
-      const left = parts.map((list) => list.length);
-      let cost = 0;
-      for (const at of chosen) {
-        cost += candidates[at]!.cost;
-        for (const size of candidates[at]!.sizes) left[size]! -= 1;
-      }
-      return {
-        chosen,
-        left,
-        cost,
-        about: cost + DEARER * left.reduce((sum, count, at) => sum + count * prices[at]!, 0),
-      };
+  plan(near: readonly Candidate[], prices: ArrayLike<number>, most: number): CutSheet[] | undefined {
+    const { filler, random } = this;
+    const all = this.program.all();
+    const beginnings = new Beginnings(near, all.need, all.racks);
+    const begun = Array.from({ length: LOOKED }, () => {
+      const until = FEWEST_LEFT + random.below(MOST_LEFT - FEWEST_LEFT);
+      return this.begun(near, beginnings.next(until, random), prices);
     });
-    drawn.sort((a, b) => a.about - b.about);
+    begun.sort((a, b) => a.about - b.about);
+    filler.values((size) => filler.areaOf(size));
     let least = most;
-    let best: { chosen: readonly number[]; rest: CutSheet[] } | undefined;
-    this.filler.values((size) => this.filler.areaOf(size));
-    for (const { chosen, left, cost } of drawn.slice(0, ENDED))
+    let best: CutSheet[] | undefined;
+    for (const one of begun.slice(0, ENDED))
       for (let time = 0; time < TIMES; time += 1) {
-        const used = [...there];
-        for (const at of chosen) if (candidates[at]!.rack >= 0) used[candidates[at]!.rack]! -= 1;
-        const rest = this.ended(left, used, least - cost);
+        const rest = this.ended(one, least - one.cost);
         if (!rest) continue;
-        least = cost + rest.reduce((sum, sheet) => sum + sheet.cost, 0);
-        best = { chosen, rest };
+        least = one.cost + rest.reduce((sum, sheet) => sum + sheet.cost, 0);
+        best = [...one.chosen.map((at) => near[at]!.sheet()), ...rest];
       }
-    return best && [...best.chosen.map((at) => candidates[at]!.sheet()), ...best.rest];
+    return best;
+  }
+
+  private begun(near: readonly Candidate[], chosen: readonly number[], prices: ArrayLike<number>): Begun {
+    const { need, racks } = this.program.all();
+    let cost = 0;
+    for (const at of chosen) {
+      const { sizes, rack, cost: own } = near[at]!;
+      cost += own;
+      for (const size of sizes) need[size]! -= 1;
+      if (rack >= 0) racks[rack]! -= 1;
+    }
+    const about = cost + DEARER * need.reduce((sum, count, size) => sum + count * prices[size]!, 0);
+    return { chosen, need, racks, cost, about };
   }
 
   /** Sheets of all that is left, if they cost less than `most`. */
-  private ended(left: readonly number[], racks: number[], most: number): CutSheet[] | undefined {
-    const { filler, sources } = this;
+  private ended({ need, racks }: Left, most: number): CutSheet[] | undefined {
+    const { filler, sources, program } = this;
+    const there = [...racks];
     filler.begin(
-      this.parts.flatMap((list, size) => list.slice(0, left[size])),
+      program.parts.flatMap((list, size) => list.slice(0, need[size])),
       true,
     );
     const sheets: CutSheet[] = [];
     let cost = 0;
     while (filler.load > 0) {
-      const there = sources.filter((source) => {
-        const rack = this.racks.indexOf(source);
-        return rack < 0 || racks[rack]! > 0;
-      });
-      const sheet = filler.fill(there, TRIES, false);
+      const free = sources.filter((source) => (there[program.racks.indexOf(source)] ?? 1) > 0);
+      const sheet = filler.fill(free, TRIES, false);
       if (!sheet) return undefined;
       cost += sheet.cost;
       if (cost >= most) return undefined;
-      const rack = this.racks.indexOf(sheet.source);
-      if (rack >= 0) racks[rack]! -= 1;
+      const rack = program.racks.indexOf(sheet.source);
+      if (rack >= 0) there[rack]! -= 1;
       sheets.push(sheet);
     }
     return sheets;

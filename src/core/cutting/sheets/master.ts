@@ -5,14 +5,16 @@
  * the other, with more ways looked for in between. Other than the bound's, these ways can all be cut as they are, from the
  * parts that are there.
  */
-import { Growing, type Basis, type Solved, type Solver, minimise } from '../linear';
+import { type Solved, type Solver, minimise } from '../linear';
 import { type Random, randomFrom } from '../random';
 import { MOST_CHOSEN } from './choice';
-import { type Left, type Way, above, closest } from './closest';
+import { candidates } from './candidates';
+import { closest } from './closest';
 import { DenseSheets } from './dense';
-import { type Drawable, Draws } from './draws';
+import { Draws } from './draws';
 import { SheetFiller } from './fill';
-import { type CutSheet, type SheetResult, type SheetTask, type Tree, cutSheet } from './task';
+import { type Left, type Way, WayProgram, above } from './program';
+import type { CutSheet, SheetResult, SheetTask } from './task';
 
 /** Fillings priced with the same prices. */
 const FILLS = 40;
@@ -77,14 +79,8 @@ interface Dive extends Left {
 export class SheetMaster {
   private readonly random: Random;
   private readonly filler: SheetFiller;
-  /** The parts of each size. */
-  private readonly parts: readonly (readonly number[])[];
-  /** Of a size among all, its row. */
-  private readonly rowOf: number[] = [];
   private readonly area: readonly number[];
-  private readonly ways: Way[] = [];
-  private readonly known = new Map<string, Way>();
-  private readonly program: Growing;
+  private readonly program: WayProgram;
   private readonly sources: readonly number[];
   /** Prices of the sizes, as they have been for some time: at first those of their areas. */
   private readonly calm: Float64Array;
@@ -98,8 +94,6 @@ export class SheetMaster {
   private turns = 0;
   private drawn = 0;
   private near = FIRST_NEAR;
-  /** Where the linear program of all parts stood last. */
-  private basis: Basis | undefined;
   /** What the linear program costs, of the parts that can be made. */
   linear = Infinity;
   over = false;
@@ -118,23 +112,16 @@ export class SheetMaster {
   ) {
     this.random = randomFrom(seed);
     this.filler = new SheetFiller(task, this.random);
-    const rows = new Map<number, number[]>();
-    for (const part of made) {
-      const size = this.filler.sizeOf[part]!;
-      const list = rows.get(size);
-      if (list) list.push(part);
-      else rows.set(size, [part]);
-    }
-    this.parts = [...rows.values()];
-    for (const [row, size] of [...rows.keys()].entries()) this.rowOf[size] = row;
-    this.area = this.parts.map((list) => task.parts[list[0]!]!.w * task.parts[list[0]!]!.h);
+    this.program = new WayProgram(task, solver, made, racks, this.filler.sizeOf);
+    const { parts } = this.program;
+    this.area = parts.map((list) => task.parts[list[0]!]!.w * task.parts[list[0]!]!.h);
     this.sources = [...task.sources.keys()].filter(
       (one) => task.sources[one]!.most === Infinity || racks.includes(one),
     );
-    if (blocks > 0 && this.parts.length <= MOST_DENSE)
+    if (blocks > 0 && parts.length <= MOST_DENSE)
       this.dense = new DenseSheets(
         task,
-        this.parts.map((list) => ({
+        parts.map((list) => ({
           part: list[0]!,
           count: list.length,
           w: task.parts[list[0]!]!.w,
@@ -143,63 +130,29 @@ export class SheetMaster {
         this.sources,
         blocks,
       );
-    this.draws = new Draws(task, this.filler, this.parts, this.sources, racks, this.random);
+    this.draws = new Draws(this.filler, this.program, this.sources, this.random);
     const cheapest = Math.min(...task.sources.map(({ open, w, h }) => open / (w * h)));
     this.calm = Float64Array.from(this.area, (area) => area * cheapest);
-    this.program = new Growing(solver, this.rows(), true);
-    for (const [size, list] of this.parts.entries())
-      this.program.add({ cost: task.unmadePenalty, upper: list.length, rows: [size], values: [1] });
-  }
-  private rows() {
-    return [
-      ...this.parts.map((list) => ({ lower: list.length, upper: Infinity })),
-      ...this.racks.map((index) => ({ lower: -Infinity, upper: this.task.sources[index]!.most })),
-    ];
-  }
-  /** What the parts that are not made cost. */
-  private get never(): number {
-    return (this.task.parts.length - this.made.length) * this.task.unmadePenalty;
   }
   dispose(): void {
     if (!this.over) this.program.dispose();
     this.over = true;
   }
 
-  /** A way of cutting that has been found elsewhere, or here. False when it is known. */
-  join(sheet: CutSheet): boolean {
-    return this.wayOf(sheet).fresh;
-  }
-  private wayOf(sheet: CutSheet): { way: Way; fresh: boolean } {
-    const counts = new Map<number, number>();
-    for (const part of sheet.parts) {
-      const size = this.row(part);
-      counts.set(size, (counts.get(size) ?? 0) + 1);
-    }
-    const rack = this.racks.indexOf(sheet.source);
-    const rows = [...counts.keys()].sort((a, b) => a - b);
-    const values = rows.map((row) => counts.get(row)!);
-    if (rack >= 0) {
-      rows.push(this.parts.length + rack);
-      values.push(1);
-    }
-    const name = `${Math.round(sheet.cost)}|${rows.join()}|${values.join()}`;
-    const before = this.known.get(name);
-    if (before) return { way: before, fresh: false };
-    const way = { sheet, rows, values };
-    this.known.set(name, way);
-    this.ways.push(way);
-    this.program.add({ cost: sheet.cost, upper: Infinity, rows, values });
-    return { way, fresh: true };
+  /** A way of cutting that has been found elsewhere. */
+  join(sheet: CutSheet): void {
+    this.program.wayOf(sheet);
   }
 
   /** One solution of the linear program and what comes of it; a plan now and then. `seconds` are left. */
   step(best: SheetResult, seconds: number, stop: () => boolean): SheetResult | undefined {
+    const sizes = this.program.parts.length;
     if (this.dense && !this.dense.ready) {
       this.dense.grow(stop);
-      this.spent += GROW_MS * this.parts.length;
+      this.spent += GROW_MS * sizes;
       return undefined;
     }
-    this.spent += STEP_MS + PART_MS * this.parts.length;
+    this.spent += STEP_MS + PART_MS * sizes;
     const solved = this.program.solve(stop);
     if (!solved) {
       this.dispose();
@@ -209,7 +162,7 @@ export class SheetMaster {
     if (this.dive) return this.deepen(this.dive, best, solved, stop);
     this.stale = value < this.linear * (1 - LITTLE) ? 0 : this.stale + 1;
     this.linear = value;
-    this.basis = this.program.basis;
+    this.program.keep();
     const more = this.price(duals, this.made, stop) && this.stale < STALE;
     this.turns += 1;
     if (this.dense && (more ? this.turns % DRAWING === 0 : this.drawn < DRAWN)) {
@@ -219,15 +172,14 @@ export class SheetMaster {
     }
     if (more) return undefined;
     this.drawn = 0;
-    if (!this.asked && this.dives >= FIRST_DIVES && this.parts.length <= FEW_SIZES) {
+    if (!this.asked && this.dives >= FIRST_DIVES && sizes <= FEW_SIZES) {
       this.asked = true;
       return this.whole(best, duals, seconds, stop);
     }
     this.dives += 1;
     this.dive = {
       ways: [],
-      need: this.parts.map((list) => list.length),
-      racks: this.racks.map((index) => this.task.sources[index]!.most),
+      ...this.program.all(),
       cost: 0,
       deeper: 0,
       value: Infinity,
@@ -244,39 +196,18 @@ export class SheetMaster {
     duals: Float64Array,
     stop: () => boolean,
   ): SheetResult | undefined {
-    const { task, parts, racks, never } = this;
-    const price = Math.max(...this.sources.map((source) => task.sources[source]!.open));
-    const need = parts.map((list) => list.length);
-    const found = dense.within(duals, need, this.asks(duals), this.near * price, MANY_NEAR, stop);
-    if (!found) {
+    const { program } = this;
+    const price = Math.max(...this.sources.map((source) => this.task.sources[source]!.open));
+    const { need } = program.all();
+    const near = candidates(dense, program, duals, need, this.asks(duals), this.near * price, MANY_NEAR, stop);
+    if (!near) {
       this.near /= 2;
       if (this.near < LEAST_NEAR) this.drawn = DRAWN;
       return undefined;
     }
-    if (found.length < FEW_NEAR) this.near *= 1.5;
-    const candidates: Drawable[] = found.map((one) => ({
-      sizes: dense.sizesOf(one),
-      rack: racks.indexOf(one.strips.source),
-      over: -one.over,
-      cost: one.cost,
-      sheet: () => dense.sheetOf(one),
-    }));
-    for (const way of this.ways) {
-      const over = above(way, duals);
-      if (over > this.near * price) continue;
-      const sizes = way.rows.flatMap((row, at) =>
-        row < parts.length ? Array.from({ length: way.values[at]! }, () => row) : [],
-      );
-      candidates.push({
-        sizes,
-        rack: racks.indexOf(way.sheet.source),
-        over,
-        cost: way.sheet.cost,
-        sheet: () => way.sheet,
-      });
-    }
-    const sheets = this.draws.plan(candidates, duals, best.cost - never - 1e-3);
-    return sheets && this.planOf(sheets);
+    if (near.length < FEW_NEAR) this.near *= 1.5;
+    const sheets = this.draws.plan(near, duals, best.cost - program.never - 1e-3);
+    return sheets && program.planOf(sheets);
   }
 
   /** Fills sheets from some of the parts, by price. True when some were worth more than they cost. */
@@ -285,12 +216,13 @@ export class SheetMaster {
     let whole = 0;
     let priced = 0;
     for (const part of parts) {
-      whole += this.area[this.row(part)]!;
-      priced += duals[this.row(part)]!;
+      const row = this.program.row(part);
+      whole += this.area[row]!;
+      priced += duals[row]!;
     }
     if (priced <= 0) return false;
     if (this.dense && this.priceDense(this.dense, duals, parts, stop)) return true;
-    filler.values((size) => ((duals[this.rowOf[size]!] ?? 0) * whole) / priced);
+    filler.values((size) => ((duals[this.program.rowOfSize(size) ?? -1] ?? 0) * whole) / priced);
     let joined = false;
     for (let at = 0; at < (this.dense ? FEW_FILLS : FILLS); at += 1) {
       const share = parts.length < 12 ? 1 : 0.3 + 0.5 * random.next();
@@ -322,37 +254,32 @@ export class SheetMaster {
   }
   /** A sheet worth more than it costs joins. False when it is not, or is known. */
   private joinWorthy(sheet: CutSheet, duals: Float64Array): boolean {
-    const rack = this.racks.indexOf(sheet.source);
-    let over = sheet.cost - (rack < 0 ? 0 : duals[this.parts.length + rack]!);
-    for (const part of sheet.parts) over -= duals[this.row(part)]!;
-    return over < -WORTHY * sheet.cost && this.join(sheet);
+    return this.program.over(sheet, duals) < -WORTHY * sheet.cost && this.program.wayOf(sheet).fresh;
   }
   private needOf(parts: readonly number[]): number[] {
-    const need = this.parts.map(() => 0);
-    for (const part of parts) need[this.row(part)]! += 1;
+    const need = this.program.parts.map(() => 0);
+    for (const part of parts) need[this.program.row(part)]! += 1;
     return need;
-  }
-  private row(part: number): number {
-    return this.rowOf[this.filler.sizeOf[part]!]!;
   }
   /** What the parts of a sheet must be worth together. */
   private asks(duals: ArrayLike<number>): (source: number) => number {
     return (source) => {
       const rack = this.racks.indexOf(source);
       if (rack >= 0 && this.dive && this.dive.racks[rack]! <= 0) return Infinity;
-      return this.task.sources[source]!.open - (rack < 0 ? 0 : duals[this.parts.length + rack]!);
+      return this.task.sources[source]!.open - (rack < 0 ? 0 : duals[this.program.parts.length + rack]!);
     };
   }
 
   /** Prices again what is left, then fixes the ways used most. The plan, when all is fixed. */
   private deepen(dive: Dive, best: SheetResult, solved: Solved, stop: () => boolean): SheetResult | undefined {
-    const { task, racks, never } = this;
+    const { task, program } = this;
+    const { parts, never } = program;
     const { columns, duals, value } = solved;
     dive.deeper += 1;
     const gains = dive.deeper < DEEPER || value < dive.value - LITTLE * value;
     dive.value = value;
     if (gains && dive.deeper < MOST_DEEPER) {
-      const rest = this.parts.flatMap((list, size) => list.slice(0, Math.max(0, dive.need[size]!)));
+      const rest = parts.flatMap((list, size) => list.slice(0, Math.max(0, dive.need[size]!)));
       if (this.price(duals, rest, stop)) return undefined;
     }
     if (dive.cost + value + never >= best.cost - 1e-3) return this.surface();
@@ -364,10 +291,10 @@ export class SheetMaster {
       this.spent += effort * CLOSEST_MS;
       const most = Math.min(best.cost - never - dive.cost, (1 + dive.reach) * value);
       const whole = most < (1 + dive.reach) * value;
-      const rest = closest(task, this.dense, racks, this.ways, dive, solved, this.asks(duals), most, effort, stop);
+      const rest = closest(task, this.dense, program, dive, solved, this.asks(duals), most, effort, stop);
       if (Array.isArray(rest)) {
         this.surface();
-        return this.planOf([...dive.ways.map(({ sheet }) => sheet), ...rest]);
+        return program.planOf([...dive.ways.map(({ sheet }) => sheet), ...rest]);
       }
       // No plan that is better ends like this.
       if (rest === 'none' && whole) return this.surface();
@@ -380,12 +307,12 @@ export class SheetMaster {
     if (!this.fixMost(dive, columns, left > MANY_LEFT ? AT_ONCE : 1)) return this.surface();
     if (dive.need.some((count) => count > 0)) return undefined;
     this.surface();
-    return this.planOf(dive.ways.map(({ sheet }) => sheet));
+    return program.planOf(dive.ways.map(({ sheet }) => sheet));
   }
   /** Fixes the ways used most, with some chance. False when none is used that can still be cut. */
   private fixMost(dive: Dive, columns: Float64Array, most: number): boolean {
-    const sizes = this.parts.length;
-    const used = this.ways.flatMap((way, at) => {
+    const sizes = this.program.parts.length;
+    const used = this.program.ways.flatMap((way, at) => {
       const times = columns[sizes + at]!;
       return times > 1e-6 ? [{ way, times, liking: times * (0.8 + 0.4 * this.random.next()) }] : [];
     });
@@ -406,29 +333,29 @@ export class SheetMaster {
     return fixed > 0 || any !== undefined;
   }
   private fix(dive: Dive, way: Way, times: number): void {
-    const sizes = this.parts.length;
+    const sizes = this.program.parts.length;
     for (let at = 0; at < times; at += 1) dive.ways.push(way);
     dive.cost += times * way.sheet.cost;
     for (const [at, row] of way.rows.entries())
       if (row < sizes) {
         dive.need[row]! -= times * way.values[at]!;
-        this.program.limit(row, { lower: Math.max(0, dive.need[row]!), upper: Infinity });
+        this.program.limit(row, dive.need[row]!);
       } else {
         dive.racks[row - sizes]! -= times;
-        this.program.limit(row, { lower: -Infinity, upper: dive.racks[row - sizes]! });
+        this.program.limit(row, dive.racks[row - sizes]!);
       }
   }
   /** Ends a dive: all is to be made again. */
   private surface(): undefined {
     this.dive = undefined;
-    for (const [row, limits] of this.rows().entries()) this.program.limit(row, limits);
-    if (this.basis) this.program.restore(this.basis, this.parts.length + this.ways.length);
+    this.program.reset();
   }
 
   private whole(best: SheetResult, duals: Float64Array, seconds: number, stop: () => boolean): SheetResult | undefined {
-    const { solver, never } = this;
+    const { solver, program } = this;
+    const { never } = program;
     const room = best.cost - never - this.linear;
-    const ways = this.ways
+    const ways = program.ways
       .map((way) => ({ way, over: above(way, duals) }))
       .filter(({ over }) => over <= room)
       .sort((a, b) => a.over - b.over)
@@ -443,7 +370,7 @@ export class SheetMaster {
     }));
     const answer = minimise(
       solver,
-      { rows: this.rows(), columns },
+      { rows: program.rows(), columns },
       {
         seconds: seconds === Infinity ? FOR_EVER : Math.min(3, 0.3 * seconds),
         nodes: NODES,
@@ -453,31 +380,9 @@ export class SheetMaster {
     );
     return (
       answer.columns &&
-      this.planOf(
+      program.planOf(
         ways.flatMap(({ sheet }, at) => Array.from({ length: Math.round(answer.columns![at]!) }, () => sheet)),
       )
     );
-  }
-
-  /** Ways as sheets of the parts there are; what is more than needed is left out. */
-  private planOf(chosen: readonly CutSheet[]): SheetResult {
-    const { task } = this;
-    const left = this.parts.map((list) => [...list]);
-    const sheets = chosen.flatMap((sheet) => {
-      const one = cutSheet(task, sheet.source, this.relabelled(sheet.tree, left));
-      return one.parts.length > 0 ? [one] : [];
-    });
-    const unmade = new Set(task.parts.keys());
-    for (const { parts } of sheets) for (const part of parts) unmade.delete(part);
-    return { sheets, unmade: [...unmade], cost: NaN };
-  }
-  private relabelled(tree: Tree, left: readonly number[][]): Tree {
-    if (tree.kind === 'left') return tree;
-    if (tree.kind === 'cut')
-      return { ...tree, first: this.relabelled(tree.first, left), rest: this.relabelled(tree.rest, left) };
-    const part = left[this.row(tree.part)]!.pop();
-    if (part === undefined) return { kind: 'left' };
-    const [was, is] = [this.task.parts[tree.part]!, this.task.parts[part]!];
-    return { kind: 'part', part, rotated: tree.rotated !== (was.w !== is.w) };
   }
 }

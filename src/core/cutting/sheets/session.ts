@@ -12,7 +12,7 @@ import type { SheetResult, SheetTask } from './task';
 const [STEPS, FILLINGS] = [6, 150];
 const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
-const EAGER = 10;
+const EAGER = 3;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
 const LATE_SHARE = 0.3;
@@ -111,7 +111,7 @@ export class SheetSession extends Session<SheetResult> {
     if (first && mixMs < this.takes && this.mix(seconds, stop)) return true;
     if ((this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop)) return true;
     const { bounding } = this;
-    const late = this.part === 'bound' || this.boundMs === 0 ? 0 : BOUND_LATE;
+    const late = this.part === 'bound' || bounding!.level < 0 ? 0 : BOUND_LATE;
     const share = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1);
     const due = share * (searchMs + (this.blocks > 0 ? MIXED * mixMs : 0) - late);
     if (this.boundMs < due && !bounding!.over && bounding!.nextMs * FITS < seconds * 1000) {
