@@ -27,25 +27,22 @@ export function candidates(
 ): Candidate[] | undefined {
   const found = dense.within(duals, need, ask, room, most, stop);
   if (!found) return undefined;
-  const { racks, ways } = program;
   const list: Candidate[] = found.map((one) => ({
     sizes: dense.sizesOf(one),
-    rack: racks.indexOf(one.strips.source),
+    rack: program.racks.indexOf(one.strips.source),
     cost: one.cost,
     over: -one.over,
     sheet: () => dense.sheetOf(one),
   }));
-  for (const way of ways) {
+  return [...list, ...knownCandidates(program, duals, room)];
+}
+/** Those of the ways that are known. */
+export function knownCandidates(program: WayProgram, duals: Float64Array, room: number): Candidate[] {
+  return program.ways.flatMap((way): Candidate[] => {
     const over = above(way, duals);
-    if (over > room) continue;
+    if (over > room) return [];
     const { sheet } = way;
-    list.push({
-      sizes: program.sizes(way),
-      rack: racks.indexOf(sheet.source),
-      cost: sheet.cost,
-      over,
-      sheet: () => sheet,
-    });
-  }
-  return list;
+    const rack = program.racks.indexOf(sheet.source);
+    return [{ sizes: program.sizes(way), rack, cost: sheet.cost, over, sheet: () => sheet }];
+  });
 }

@@ -47,7 +47,7 @@ export class Draws {
     let best: CutSheet[] | undefined;
     for (const one of begun.slice(0, ENDED))
       for (let time = 0; time < TIMES; time += 1) {
-        const rest = this.ended(one, least - one.cost);
+        const rest = one.cost < least ? this.ended(one, least - one.cost) : undefined;
         if (!rest) continue;
         least = one.cost + rest.reduce((sum, sheet) => sum + sheet.cost, 0);
         best = [...one.chosen.map((at) => near[at]!.sheet()), ...rest];

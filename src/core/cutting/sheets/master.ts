@@ -8,7 +8,7 @@
 import { type Solved, type Solver, minimise } from '../linear';
 import { type Random, randomFrom } from '../random';
 import { MOST_CHOSEN } from './choice';
-import { candidates } from './candidates';
+import { candidates, knownCandidates } from './candidates';
 import { closest } from './closest';
 import { DenseSheets } from './dense';
 import { Draws } from './draws';
@@ -47,9 +47,10 @@ const LEVELS = [MOST_CHOSEN, MOST_CHOSEN - 1, LAST_LEVEL];
 const FROM_ALL = 12;
 /** A plan is drawn of about so many ways, so little above their prices, at first, as a share of what a sheet costs. */
 const [FEW_NEAR, MANY_NEAR, FIRST_NEAR, LEAST_NEAR] = [800, 3000, 0.02, 0.001];
+const ROOM_KNOWN = 0.1;
 const DRAW_MS = 25;
 /** That is done after so many linear programs, and so often before a dive. */
-const [DRAWING, DRAWN] = [8, 2];
+const [DRAWING, DRAWN] = [4, 2];
 /** The work it may be grows with the time there was. */
 const [EFFORT_MS, MOST_EFFORT] = [1500, 5];
 /** How far above the linear program, as a share of it: at first, each time more, and no further. */
@@ -168,7 +169,7 @@ export class SheetMaster {
     if (this.dense && (more ? this.turns % DRAWING === 0 : this.drawn < DRAWN)) {
       this.drawn += more ? 0 : 1;
       this.spent += DRAW_MS;
-      return this.draw(this.dense, best, duals, stop);
+      return this.draw(more ? undefined : this.dense, best, duals, stop);
     }
     if (more) return undefined;
     this.drawn = 0;
@@ -189,9 +190,9 @@ export class SheetMaster {
     return undefined;
   }
 
-  /** A plan drawn by lot from what is little above its prices. */
+  /** A plan drawn by lot from what is little above its prices; of ways known only while the prices still change much. */
   private draw(
-    dense: DenseSheets,
+    dense: DenseSheets | undefined,
     best: SheetResult,
     duals: Float64Array,
     stop: () => boolean,
@@ -199,13 +200,16 @@ export class SheetMaster {
     const { program } = this;
     const price = Math.max(...this.sources.map((source) => this.task.sources[source]!.open));
     const { need } = program.all();
-    const near = candidates(dense, program, duals, need, this.asks(duals), this.near * price, MANY_NEAR, stop);
+    const room = this.near * price;
+    const near = dense
+      ? candidates(dense, program, duals, need, this.asks(duals), room, MANY_NEAR, stop)
+      : knownCandidates(program, duals, ROOM_KNOWN * price);
     if (!near) {
       this.near /= 2;
       if (this.near < LEAST_NEAR) this.drawn = DRAWN;
       return undefined;
     }
-    if (near.length < FEW_NEAR) this.near *= 1.5;
+    if (dense && near.length < FEW_NEAR) this.near *= 1.5;
     const sheets = this.draws.plan(near, duals, best.cost - program.never - 1e-3);
     return sheets && program.planOf(sheets);
   }

@@ -20,7 +20,7 @@ const LATE_SHARE = 0.3;
 const [MIX_DENSE, MIX_SHARE] = [20, 4];
 /** Blocks for them, of each number of parts, where there is so much time or more; they take so long, and for each size. */
 const [FEW_BLOCKS, MANY_BLOCKS, LONG_MS] = [1200, 4000, 1200];
-const [DENSE_MS, DENSE_EACH_MS] = [30, 4];
+const [DENSE_MS, DENSE_EACH_MS] = [20, 3];
 /** Work on it counts for the bound as work of the search does, so much. */
 const MIXED = 0.6;
 /** A few sheets are planned anew exactly when the search has had so long, and for a part of what it has from then on. */
