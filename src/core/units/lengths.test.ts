@@ -60,6 +60,7 @@ describe('reading lengths', () => {
     ['7/8', '7/8 in'],
     ['9/8', '1 1/8 in'],
     ['25.4 mm + 1', '2 in'],
+    ['-1/2 + 3', '2 1/2 in'],
     ['  16   7/8 ', '16 7/8 in'],
   ])('reads %s as %s', (text, wanted) => expect(inch(text)).toBe(wanted));
 
@@ -70,6 +71,9 @@ describe('reading lengths', () => {
     ['4 / 2 in', 'length-divided'],
     ['4 in / 0', 'length-over-zero'],
     ['3 - 4', 'length-negative'],
+    ['-3', 'length-negative'],
+    ['−1/2 in', 'length-negative'],
+    ['--3', 'length-unexpected'],
     ['0.001 mm', 'length-zero'],
     ['10.1 m', 'length-too-big'],
     ['1e9', 'length-word'],
@@ -92,6 +96,7 @@ describe('reading lengths', () => {
     expect(splitSize('12 x 16')).toEqual(['12', '16']);
     expect(splitSize('300 × 420 mm')).toEqual(['300 mm', '420 mm']);
     expect(splitSize('12 1/2" by 16"')).toEqual(['12 1/2"', '16"']);
+    expect(splitSize('13 5/16 x 41.7 cm')).toEqual(['13 5/16', '41.7 cm']);
     expect(splitSize('12 3/8')).toBeUndefined();
   });
 

@@ -130,7 +130,7 @@ function tokens(text: string, comma: boolean): Token[] {
   return found;
 }
 
-/** Recursive descent over the tokens: sum = product {+- product}; product = operand {*\/ operand}. */
+/** Recursive descent over the tokens: sum = [-] product {+- product}; product = operand {*\/ operand}. */
 class Reader {
   private at = 0;
   constructor(
@@ -153,7 +153,9 @@ class Reader {
   }
 
   private sum(): Value {
+    const below = this.sign('-') !== undefined;
     let left = this.product();
+    if (below) left = { ...left, value: sub(rational(0), left.value) };
     for (let sign = this.sign('+-'); sign; sign = this.sign('+-')) {
       const right = this.product();
       const kind = left.kind === 'length' || right.kind === 'length' ? 'length' : 'bare';
@@ -256,5 +258,7 @@ export function splitSize(text: string): [width: string, height: string] | undef
   const [width, height] = parts as [string, string];
   const mark = /(mm|cm|m|in|inch|inches|ft|")\s*$/i.exec(height)?.[1];
   const widthMarked = /(mm|cm|m|in|inch|inches|ft|feet|foot|["'])\s*$/i.test(width);
-  return [mark && !widthMarked ? `${width} ${mark}` : width, height];
+  // Nobody writes fractions of a centimetre: `13 5/16 x 41.7 cm` has a unit of its own on each side.
+  const another = width.includes('/') && /^(mm|cm|m)$/i.test(mark ?? '');
+  return [mark && !widthMarked && !another ? `${width} ${mark}` : width, height];
 }
