@@ -87,7 +87,7 @@ function readied(task: SheetTask, seed: number) {
   const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
   const program = new WayProgram(task, solver, [...task.parts.keys()], racks, filler.sizeOf);
   const search = new SheetSearch(task, seed);
-  for (let step = 0; step < 40; step += 1) search.step();
+  for (let step = 0; step < 120; step += 1) search.step();
   for (const sheet of [...search.best.sheets, ...search.cheapest(60)]) program.wayOf(sheet);
   return { random, filler, program, search };
 }

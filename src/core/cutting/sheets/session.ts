@@ -12,7 +12,7 @@ import type { SheetResult, SheetTask } from './task';
 const [STEPS, FILLINGS] = [6, 150];
 const COMBINE_TURNS = 100;
 /** Turns of the search before anything is proven. */
-const EAGER = 3;
+const EAGER = 5;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */
 const [MIX_SOON, MIX_LATE] = [60, 800];
 const LATE_SHARE = 0.3;
@@ -51,7 +51,7 @@ const ALIKE = 3;
 
 export class SheetSession extends Session<SheetResult> {
   protected readonly search: SheetSearch;
-  private bounding: SheetBound | undefined;
+  private readonly bounding: SheetBound;
   private counting: SheetBound | undefined;
   private exact: SheetExact | undefined;
   private readonly made: readonly number[];
@@ -74,6 +74,8 @@ export class SheetSession extends Session<SheetResult> {
   ) {
     super();
     this.search = new SheetSearch(task, seed);
+    this.bounding = new SheetBound(task, solver);
+    this.raise(this.bounding.bound);
     this.made = task.parts.map((_, part) => part).filter((part) => fits(task, part));
   }
 
@@ -81,11 +83,6 @@ export class SheetSession extends Session<SheetResult> {
   step(share: number, seconds: number, stop: () => boolean): void {
     if (this.optimal) return;
     this.turns += 1;
-    if (!this.bounding) {
-      this.bounding = new SheetBound(this.task, this.solver);
-      this.raise(this.bounding.bound);
-      return;
-    }
     if (this.turns > EAGER && this.proveOrChoose(seconds, stop)) return;
     this.search.cool(share);
     this.searches += 1;
@@ -111,11 +108,11 @@ export class SheetSession extends Session<SheetResult> {
     if (first && mixMs < this.takes && this.mix(seconds, stop)) return true;
     if ((this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop)) return true;
     const { bounding } = this;
-    const late = this.part === 'bound' || bounding!.level < 0 ? 0 : BOUND_LATE;
+    const late = this.part === 'bound' || bounding.level < 0 ? 0 : BOUND_LATE;
     const share = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1);
     const due = share * (searchMs + (this.blocks > 0 ? MIXED * mixMs : 0) - late);
-    if (this.boundMs < due && !bounding!.over && bounding!.nextMs * FITS < seconds * 1000) {
-      this.prove(bounding!, stop);
+    if (this.boundMs < due && !bounding.over && bounding.nextMs * FITS < seconds * 1000) {
+      this.prove(bounding, stop);
       return true;
     }
     if (this.many && mixMs < this.mixingFor(searchMs) && this.mix(seconds, stop)) return true;
@@ -203,13 +200,13 @@ export class SheetSession extends Session<SheetResult> {
     const found = this.exact.step(this.search.best, stop);
     this.raise(this.exact.bound);
     // No grid proves more than all sets do.
-    if (this.exact.done) this.bounding!.dispose();
+    if (this.exact.done) this.bounding.dispose();
     if (found) this.offer(found);
     return true;
   }
 
   dispose(): void {
-    this.bounding?.dispose();
+    this.bounding.dispose();
     this.counting?.dispose();
     this.exact?.dispose();
     this.master?.dispose();
