@@ -35,7 +35,7 @@ const BRITTLE_SHARE = 0.5;
 /** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const WHILE_EXACT = 0.4;
-/** What comes of the bound after its first step comes late. */
+/** What comes of the bound after its first steps comes late. */
 const BOUND_LATE = 40;
 /** Sheets that its prices begin with, beside the plan's. */
 const GOOD = 40;
@@ -103,15 +103,21 @@ export class SheetSession extends Session<SheetResult> {
     }
     const searchMs = this.search.tries * TRY_MS + this.combineMs;
     const mixMs = this.master?.spent ?? 0;
+    const { bounding } = this;
+    const inTime = !bounding.over && bounding.nextMs * FITS < seconds * 1000;
+    // A first bound is soon there; what comes of it later comes late.
+    if (bounding.level < 0 && inTime && this.part !== 'plan') {
+      this.prove(bounding, stop);
+      return true;
+    }
     // Where the exact way is open a plan of dense sheets comes first: it is soon there, and leaves less to look at.
     const first = !this.many && this.blocks === MANY_BLOCKS && this.made.length >= SOME_PARTS;
     if (first && mixMs < this.takes && this.mix(seconds, stop)) return true;
     if ((this.exact?.spent ?? 0) < this.exactShare * searchMs && this.proveExactly(seconds, stop)) return true;
-    const { bounding } = this;
-    const late = this.part === 'bound' || bounding.level < 0 ? 0 : BOUND_LATE;
+    const late = this.part === 'bound' ? 0 : BOUND_LATE;
     const share = BOUND_SHARE[this.part] * (this.exact && !this.exact.over ? WHILE_EXACT : 1);
     const due = share * (searchMs + (this.blocks > 0 ? MIXED * mixMs : 0) - late);
-    if (this.boundMs < due && !bounding.over && bounding.nextMs * FITS < seconds * 1000) {
+    if (this.boundMs < due && inTime) {
       this.prove(bounding, stop);
       return true;
     }
