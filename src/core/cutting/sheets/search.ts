@@ -141,7 +141,9 @@ export class SheetSearch {
     for (const { source, cost, parts } of sheets) {
       const { w, h, open } = task.sources[source]!;
       const filled = parts.reduce((sum, part) => sum + this.area[part]!, 0);
-      const poor = Math.min(HARDEST, (cost / open) * ((w * h) / filled)) ** HARDNESS;
+      // A piece of the rack may cost nothing.
+      const share = open > 0 ? cost / open : 1;
+      const poor = Math.min(HARDEST, share * ((w * h) / filled)) ** HARDNESS;
       for (const part of parts) {
         const size = filler.sizeOf[part]!;
         hard[size] = (1 - LEARNING) * hard[size]! + LEARNING * poor * this.area[part]!;
