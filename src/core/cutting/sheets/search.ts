@@ -13,7 +13,7 @@ const TIDY = 0.2;
 /** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
 const MOST_TRIED = 2;
 const MOST_TOGETHER = 24;
-/** Plans from nothing: in the first fillings, so many for each size, then one of so many steps; not of too many sizes. */
+/** Plans from nothing: in the first fillings, so many for each part, then one of so many steps; not of too many sizes. */
 const [ANEW_EACH, ANEW_FIRST, ANEW_OFTEN, MOST_ANEW] = [25, 1500, 24, 400];
 /** Ways in which each of their sheets is filled. */
 const ANEW_TRIES = 12;
@@ -108,7 +108,7 @@ export class SheetSearch {
     const { random, task } = this;
     if (this.sheets.length === 0 && this.unmade.length === 0) return false;
     this.steps += 1;
-    const early = this.tries < Math.min(ANEW_FIRST, ANEW_EACH * this.sizes);
+    const early = this.tries < Math.min(ANEW_FIRST, ANEW_EACH * task.parts.length);
     if (this.sizes <= MOST_ANEW && (early || this.steps % ANEW_OFTEN === 0)) return this.anew();
     const out = this.ruin();
     const old = out.map((at) => this.sheets[at]!);
