@@ -88,7 +88,7 @@ function readied(task: SheetTask, seed: number) {
   const program = new WayProgram(task, solver, [...task.parts.keys()], racks, filler.sizeOf);
   const search = new SheetSearch(task, seed);
   for (let step = 0; step < 120; step += 1) search.step();
-  for (const sheet of [...search.best.sheets, ...search.cheapest(60)]) program.wayOf(sheet);
+  for (const sheet of [...search.best.sheets, ...search.cheapest(60)]) program.join(sheet);
   return { random, filler, program, search };
 }
 
@@ -104,14 +104,14 @@ describe('Ways and their linear program', () => {
       const fixed = program.solve(never)!;
       // Less is to be made of what is bought.
       expect(fixed.value).not.toBeCloseTo(before.value, 0);
-      const fresh = search.cheapest(400).filter((sheet) => program.wayOf(sheet).fresh);
+      const fresh = search.cheapest(400).filter((sheet) => program.join(sheet));
       expect(fresh.length).toBeGreaterThan(0);
       program.reset();
       const after = program.solve(never)!;
       expect(after.value).toBeLessThanOrEqual(before.value + 1e-6);
 
       const other = readied(task, index).program;
-      for (const sheet of fresh) other.wayOf(sheet);
+      for (const sheet of fresh) other.join(sheet);
       expect(after.value).toBeCloseTo(other.solve(never)!.value, 3);
       other.dispose();
       program.dispose();

@@ -106,7 +106,7 @@ export class SheetMaster {
     private readonly solver: Solver,
     private readonly made: readonly number[],
     /** Sources of which there are not as many as wanted. */
-    private readonly racks: readonly number[],
+    racks: readonly number[],
     seed: number,
     /** How many blocks of each number of parts there is time to list, for dense sheets. */
     blocks: number,
@@ -142,7 +142,7 @@ export class SheetMaster {
 
   /** A way of cutting that has been found elsewhere. */
   join(sheet: CutSheet): void {
-    this.program.wayOf(sheet);
+    this.program.join(sheet);
   }
 
   /** One solution of the linear program and what comes of it; a plan now and then. `seconds` are left. */
@@ -258,7 +258,7 @@ export class SheetMaster {
   }
   /** A sheet worth more than it costs joins. False when it is not, or is known. */
   private joinWorthy(sheet: CutSheet, duals: Float64Array): boolean {
-    return this.program.over(sheet, duals) < -WORTHY * sheet.cost && this.program.wayOf(sheet).fresh;
+    return this.program.over(sheet, duals) < -WORTHY * sheet.cost && this.program.join(sheet);
   }
   private needOf(parts: readonly number[]): number[] {
     const need = this.program.parts.map(() => 0);
@@ -268,7 +268,7 @@ export class SheetMaster {
   /** What the parts of a sheet must be worth together. */
   private asks(duals: ArrayLike<number>): (source: number) => number {
     return (source) => {
-      const rack = this.racks.indexOf(source);
+      const rack = this.program.racks.indexOf(source);
       if (rack >= 0 && this.dive && this.dive.racks[rack]! <= 0) return Infinity;
       return this.task.sources[source]!.open - (rack < 0 ? 0 : duals[this.program.parts.length + rack]!);
     };

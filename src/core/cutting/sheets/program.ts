@@ -28,7 +28,7 @@ export class WayProgram {
   readonly parts: readonly (readonly number[])[];
   /** Of a size among all, its row. */
   private readonly rowOf: number[] = [];
-  private readonly known = new Map<string, Way>();
+  private readonly known = new Set<string>();
   private readonly program: Growing;
   /** Where the program of all parts stood last. */
   private basis: Basis | undefined;
@@ -84,8 +84,7 @@ export class WayProgram {
     return rows.flatMap((row, at) => (row < this.parts.length ? Array.from({ length: values[at]! }, () => row) : []));
   }
 
-  /** A way of cutting; it joins the program where it is not known. */
-  wayOf(sheet: CutSheet): { way: Way; fresh: boolean } {
+  private inRows(sheet: CutSheet): Way {
     const counts = new Map<number, number>();
     for (const part of sheet.parts) {
       const size = this.row(part);
@@ -98,21 +97,22 @@ export class WayProgram {
       rows.push(this.parts.length + rack);
       values.push(1);
     }
+    return { sheet, rows, values };
+  }
+  /** A way of cutting joins the program. False when it is known. */
+  join(sheet: CutSheet): boolean {
+    const way = this.inRows(sheet);
+    const { rows, values } = way;
     const name = `${Math.round(sheet.cost)}|${rows.join()}|${values.join()}`;
-    const before = this.known.get(name);
-    if (before) return { way: before, fresh: false };
-    const way = { sheet, rows, values };
-    this.known.set(name, way);
+    if (this.known.has(name)) return false;
+    this.known.add(name);
     this.ways.push(way);
     this.program.add({ cost: sheet.cost, upper: Infinity, rows, values });
-    return { way, fresh: true };
+    return true;
   }
   /** What a sheet costs above its prices. */
   over(sheet: CutSheet, duals: Float64Array): number {
-    const rack = this.racks.indexOf(sheet.source);
-    let over = sheet.cost - (rack < 0 ? 0 : duals[this.parts.length + rack]!);
-    for (const part of sheet.parts) over -= duals[this.row(part)]!;
-    return over;
+    return above(this.inRows(sheet), duals);
   }
 
   /** How often each way is used at the least cost, and the prices. Undefined when stopped. */
