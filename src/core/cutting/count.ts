@@ -35,6 +35,8 @@ export function lineOf(
 const MOST_RACK = 9;
 /** More of one kind than anybody opens. */
 const MOST_FEW = 400;
+/** More of the one kind are not tried one by one beside the other. */
+const MOST_COUNTED = 2000;
 
 /** What a line costs for what it holds, at the least; taken in any amount it is below the line. */
 const ratio = (line: Line): number =>
@@ -43,8 +45,11 @@ const ratio = (line: Line): number =>
     line.bend > 0 ? (line.base + line.slope * line.bend) / line.bend : Infinity,
   );
 
-/** The bound for `load` in all, all of it made; 0 where there are too many kinds to buy. */
-export function countBound(lines: readonly Line[], load: number): number {
+/**
+ * The bound for `load` in all, all of it made, with `fewest` new ones or more; 0 where there are too many kinds to buy.
+ * Opening one more than must be can cost less: every one then leaves a useful offcut.
+ */
+export function countBound(lines: readonly Line[], load: number, fewest = 0): number {
   if (load === 0) return 0;
   const stock = lines.filter(({ most }) => most === Infinity);
   const few = lines.flatMap((line) =>
@@ -75,6 +80,17 @@ export function countBound(lines: readonly Line[], load: number): number {
     }
     return sum;
   };
+  /** The least cost with so many of a kind or more: it falls, if at all, from the beginning. */
+  const upward = (line: Line, from: number): number => {
+    let least = Infinity;
+    for (let more = 0; more <= MOST_FEW; more += 1) {
+      counts.set(line, from + more);
+      const now = cost();
+      if (now >= least) return least;
+      least = now;
+    }
+    return 0;
+  };
   let best = Infinity;
   for (let choice = 0; choice < 1 << rack.length; choice += 1) {
     counts.clear();
@@ -85,11 +101,17 @@ export function countBound(lines: readonly Line[], load: number): number {
         held += line.room;
       }
     const rest = Math.max(0, load - held);
-    const most = Math.ceil(rest / one.room - 1e-9);
-    for (let count = other ? 0 : most; count <= most; count += 1) {
+    const needed = (line: Line, room: number) => Math.max(0, Math.ceil(room / line.room - 1e-9));
+    if (!other) {
+      best = Math.min(best, upward(one, Math.max(needed(one, rest), fewest)));
+      continue;
+    }
+    // Once all lies on the flat stretches of the one kind, more of it only cost more.
+    const most = Math.max(needed(one, rest), one.bend > 0 ? Math.ceil(rest / one.bend) : 0);
+    if (most > MOST_COUNTED) return 0;
+    for (let count = 0; count <= Math.max(most, fewest) && count * one.base < best; count += 1) {
       counts.set(one, count);
-      if (other) counts.set(other, Math.max(0, Math.ceil((rest - count * one.room) / other.room - 1e-9)));
-      best = Math.min(best, cost());
+      best = Math.min(best, upward(other, Math.max(needed(other, rest - count * one.room), fewest - count)));
     }
   }
   return best;

@@ -90,7 +90,8 @@ export function batchBound(
   const held = Array.from({ length: task.batches }, () => row(0, Infinity));
   for (const line of lines) {
     const [bent, full] = [row(0, Infinity), row(0, Infinity)];
-    const upper = Number.isFinite(line.most) ? line.most : Math.ceil(load / line.room) + 1;
+    // More are opened only so that each leaves a useful offcut.
+    const upper = Number.isFinite(line.most) ? line.most : Math.ceil(load / (line.bend || line.room)) + 1;
     const batch = held[line.kind.source.batch]!;
     columns.push(
       {
