@@ -62,56 +62,68 @@ export function countBound(lines: readonly Line[], load: number, fewest = 0): nu
   const [one, other] = stock;
   if (!one || stock.length > 2) return 0;
   const slopes = lines
-    .flatMap((line): { line: Line | undefined; slope: number; room: number }[] => [
-      { line, slope: line.slope, room: line.bend },
-      { line, slope: line.steep, room: line.room - line.bend },
+    .flatMap((line, at) => [
+      { at, slope: line.slope, room: line.bend },
+      { at, slope: line.steep, room: line.room - line.bend },
     ])
-    .concat(loose.map((line) => ({ line: undefined, slope: ratio(line), room: line.room })))
+    .concat(loose.map((line) => ({ at: lines.length, slope: ratio(line), room: line.room })))
     .sort((a, b) => a.slope - b.slope);
-  const counts = new Map<Line, number>();
+  const flattest = load * Math.min(...slopes.map(({ slope }) => slope));
+  /** How many of each line are opened; the last place stands for the loose ones, each of which is there once. */
+  const counts = new Int32Array(lines.length + 1).fill(1, lines.length);
+  const place = new Map(lines.map((line, at) => [line, at]));
+  let base = 0;
   const cost = () => {
     let rest = load;
-    let sum = 0;
-    for (const [line, count] of counts) sum += count * line.base;
-    for (const { line, slope, room } of slopes) {
-      const held = Math.min(rest, room * (line ? (counts.get(line) ?? 0) : 1));
+    let sum = base;
+    for (const { at, slope, room } of slopes) {
+      const held = Math.min(rest, room * counts[at]!);
       sum += slope * held;
       rest -= held;
     }
     return sum;
   };
-  /** The least cost with so many of a kind or more: it falls, if at all, from the beginning. */
-  const upward = (line: Line, from: number): number => {
-    let least = Infinity;
-    for (let more = 0; more <= MOST_FEW; more += 1) {
-      counts.set(line, from + more);
-      const now = cost();
-      if (now >= least) return least;
-      least = now;
-    }
-    return 0;
-  };
   let best = Infinity;
-  for (let choice = 0; choice < 1 << rack.length; choice += 1) {
-    counts.clear();
+  /** Looks at so many of a kind or more: the cost falls, if at all, from the beginning. */
+  const upward = (line: Line, from: number): void => {
+    const before = base;
+    let least = Infinity;
+    for (let more = 0; more <= MOST_FEW && before + (from + more) * line.base + flattest < best; more += 1) {
+      counts[place.get(line)!] = from + more;
+      base = before + (from + more) * line.base;
+      const now = cost();
+      if (now >= least) break;
+      least = now;
+      // So many more are never worth it; if they were, nothing is known.
+      if (more === MOST_FEW) least = 0;
+    }
+    base = before;
+    best = Math.min(best, least);
+  };
+  for (let choice = (1 << rack.length) - 1; choice >= 0; choice -= 1) {
+    counts.fill(0, 0, lines.length);
     let held = loose.reduce((sum, { room }) => sum + room, 0);
+    base = 0;
     for (const [at, line] of rack.entries())
       if (choice & (1 << at)) {
-        counts.set(line, (counts.get(line) ?? 0) + 1);
+        counts[place.get(line)!]! += 1;
+        base += line.base;
         held += line.room;
       }
     const rest = Math.max(0, load - held);
     const needed = (line: Line, room: number) => Math.max(0, Math.ceil(room / line.room - 1e-9));
     if (!other) {
-      best = Math.min(best, upward(one, Math.max(needed(one, rest), fewest)));
+      upward(one, Math.max(needed(one, rest), fewest));
       continue;
     }
     // Once all lies on the flat stretches of the one kind, more of it only cost more.
     const most = Math.max(needed(one, rest), one.bend > 0 ? Math.ceil(rest / one.bend) : 0);
     if (most > MOST_COUNTED) return 0;
-    for (let count = 0; count <= Math.max(most, fewest) && count * one.base < best; count += 1) {
-      counts.set(one, count);
-      best = Math.min(best, upward(other, Math.max(needed(other, rest - count * one.room), fewest - count)));
+    const chosen = base;
+    for (let count = 0; count <= Math.max(most, fewest); count += 1) {
+      counts[place.get(one)!] = count;
+      base = chosen + count * one.base;
+      upward(other, Math.max(needed(other, rest - count * one.room), fewest - count));
     }
   }
   return best;
