@@ -13,6 +13,7 @@ import { Growing, type Row, type Solver } from '../linear';
 import { type Scale, scalesFor } from './scale';
 import { GuillotineTable, type SizeClass, type TableCuts, heldBy, sizeClasses } from './table';
 import { type CutSheet, type SheetSource, type SheetTask, areaOf } from './task';
+import { Weighing } from './weighing';
 
 interface Kind {
   readonly source: SheetSource;
@@ -36,6 +37,8 @@ const LOWER = 0.85;
 const UNMADE = 1000;
 /** Of a number of sheets. */
 const ROUNDING = 1e-6;
+/** Turns of looking by prices alone how many new sheets are needed. */
+const WEIGHED = 30;
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
 
@@ -207,12 +210,33 @@ export class SheetBound {
       return this.dispose();
     const lines = this.lines(bare);
     if (this.all) {
-      this.raise(this.never + countBound(lines, this.load));
       this.least = Math.max(this.least, fewestNew(lines, this.load));
+      if (this.level === 0) this.weigh(bare, lines, cost, stop);
+      this.raise(this.never + countBound(lines, this.load, this.least));
     }
     if (!this.solver) return this.dispose();
     this.start(sheets);
     if (this.level > 0) this.lift(cost, stop);
+  }
+  /** Sees whether more new sheets are needed than by area, as far as the plan may have more; the ways found join later. */
+  private weigh(bare: GuillotineTable, lines: readonly Line[], cost: number, stop: () => boolean): void {
+    const { task, classes, kinds, load } = this;
+    const weighing = new Weighing(
+      classes,
+      kinds,
+      classes.map((one) => areaOf(task, one)),
+    );
+    const open = () => this.never + countBound(lines, load, this.least + 1) <= cost;
+    let more = open();
+    for (let turn = 0; turn < WEIGHED && more && weighing.mayExceed(this.least); turn += 1) {
+      const way = weighing.turn(bare, stop);
+      if (!way) return;
+      this.ways.push(way);
+      const needed = Math.ceil(weighing.needed - ROUNDING);
+      if (needed <= this.least) continue;
+      this.least = needed;
+      more = open();
+    }
   }
   private start(sheets: readonly CutSheet[]): void {
     const { classes, kinds, task } = this;
