@@ -37,8 +37,8 @@ const LOWER = 0.85;
 const UNMADE = 1000;
 /** Of a number of sheets. */
 const ROUNDING = 1e-6;
-/** Turns of looking by prices alone how many new sheets are needed. */
-const WEIGHED = 30;
+/** Turns of looking by prices alone how many new sheets are needed: on the first grid, and on the next. */
+const [WEIGHED, WEIGHED_FINE] = [30, 10];
 /** How fast a table is filled, about. */
 const STEPS_A_MS = 5e5;
 
@@ -195,12 +195,7 @@ export class SheetBound {
     const { task, classes } = this;
     this.fresh = false;
     // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
-    const bare = new GuillotineTable(
-      { ...task, minOffcut: { short: Infinity, long: Infinity } },
-      classes,
-      this.scales!,
-      0,
-    );
+    const bare = this.bare(this.scales!);
     if (
       !bare.fill(
         classes.map(({ w, h }) => areaOf(task, { w, h })),
@@ -218,8 +213,19 @@ export class SheetBound {
     this.start(sheets);
     if (this.level > 0) this.lift(cost, stop);
   }
-  /** Sees whether more new sheets are needed than by area, as far as the plan may have more; the ways found join later. */
-  private weigh(bare: GuillotineTable, lines: readonly Line[], cost: number, stop: () => boolean): void {
+  private bare(scales: { x: Scale; y: Scale }): GuillotineTable {
+    return new GuillotineTable(
+      { ...this.task, minOffcut: { short: Infinity, long: Infinity } },
+      this.classes,
+      scales,
+      0,
+    );
+  }
+  /**
+   * Sees whether more new sheets are needed than by area, as far as the plan may have more; where the first grid is a
+   * little too coarse for it, on the next one. The ways found join later.
+   */
+  private weigh(coarse: GuillotineTable, lines: readonly Line[], cost: number, stop: () => boolean): void {
     const { task, classes, kinds, load } = this;
     const weighing = new Weighing(
       classes,
@@ -228,10 +234,12 @@ export class SheetBound {
     );
     const open = () => this.never + countBound(lines, load, this.least + 1) <= cost;
     let more = open();
-    for (let turn = 0; turn < WEIGHED && more && weighing.mayExceed(this.least); turn += 1) {
-      const way = weighing.turn(bare, stop);
+    let table = coarse;
+    for (let turn = 0; turn < WEIGHED + WEIGHED_FINE && more && weighing.mayExceed(this.least); turn += 1) {
+      if (turn === WEIGHED) table = this.bare(scalesFor(task, classes, GRIDS[1]!));
+      const way = weighing.turn(table, stop);
       if (!way) return;
-      this.ways.push(way);
+      if (turn < WEIGHED) this.ways.push(way);
       const needed = Math.ceil(weighing.needed - ROUNDING);
       if (needed <= this.least) continue;
       this.least = needed;

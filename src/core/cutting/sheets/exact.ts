@@ -18,7 +18,7 @@ const POINTS_A_MS = 50_000;
 const SHARE = 0.5;
 const MOST_MS = 2000;
 /** What so many parts take, about, in milliseconds: it grows by a part of itself with each. */
-const takes = (parts: number): number => 3 * 1.25 ** parts;
+const takes = (parts: number): number => 6 * 1.25 ** parts;
 /** Where turns are counted the work may not depend on the time. */
 const COUNTED_MS = 200;
 /** Fewer than a set has bits. */

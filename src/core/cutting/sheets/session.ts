@@ -10,7 +10,7 @@ import type { SheetResult, SheetTask } from './task';
 
 /** Steps of the search in a turn, or so many fillings. */
 const [STEPS, FILLINGS] = [6, 150];
-const COMBINE_TURNS = 100;
+const COMBINE_TURNS = 25;
 /** Turns of the search before anything is proven. */
 const EAGER = 5;
 /** The search has so long for itself where there are some sizes, or many; with many also most of the time after that. */

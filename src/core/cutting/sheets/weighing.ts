@@ -11,6 +11,8 @@ import type { SheetSource } from './task';
 const [FALL, LESS] = [0.3, 0.9];
 /** What may still come of it after the first turn, as a share; it becomes less as the changes do. */
 const COMING = 0.1;
+/** What a finer grid may add. */
+const FINER = 0.01;
 
 export class Weighing {
   private turns = 0;
@@ -25,7 +27,7 @@ export class Weighing {
 
   /** More than so many could still be proven. */
   mayExceed(sheets: number): boolean {
-    return this.needed * (1 + COMING * LESS ** this.turns) > sheets || this.turns === 0;
+    return this.needed * (1 + COMING * LESS ** this.turns + FINER) > sheets || this.turns === 0;
   }
 
   /** One filling of a table without offcuts; the best way to cut a new sheet at the prices. Undefined when stopped. */
