@@ -13,11 +13,13 @@ import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './ta
 
 const LEFT: Tree = { kind: 'left' };
 /** How often a part is left for a later sheet although it is there. */
-const LEAVE = 0.15;
+const LEAVE = 0.08;
 /** A part as wide or high as the piece at hand counts for more. */
 const FLUSH = 1.1;
 /** How often a part gets a strip to be broken off beside it, and how often above it. */
 const SPACED = 0.2;
+/** How much chance has a say, at the most. */
+const NOISE = 0.8;
 const WHIMS = 1024;
 const GRAINS_SQUARED = 256e6;
 
@@ -187,7 +189,7 @@ export class SheetFiller {
       this.tries += most;
       for (let at = 0; at < most; at += 1) {
         let [leastW, leastH] = [Infinity, Infinity];
-        this.noise = at === 0 ? 0.02 : 0.5 * random.next() ** 2;
+        this.noise = at === 0 ? 0.02 : NOISE * random.next() ** 2;
         for (let place = 0; place < sizes; place += 1) {
           const size = this.size[place]!;
           free[place] = pooled[place]!;

@@ -12,11 +12,13 @@ import { type CutSheet, type SheetResult, type SheetTask } from './task';
 const TIDY = 0.2;
 /** Pieces of the rack that are tried for the next sheet, beside all that can be bought. */
 const MOST_TRIED = 2;
+/** How often some parts are kept back for later sheets. */
+const LEAVING = 0.2;
 const MOST_TOGETHER = 24;
 /** Plans from nothing: in the first fillings, so many for each part, then one of so many steps; not of too many sizes. */
-const [ANEW_EACH, ANEW_FIRST, ANEW_OFTEN, MOST_ANEW] = [25, 1500, 24, 400];
+const [ANEW_EACH, ANEW_FIRST, ANEW_OFTEN, MOST_ANEW] = [25, 1500, 12, 400];
 /** Ways in which each of their sheets is filled. */
-const ANEW_TRIES = 12;
+const ANEW_TRIES = 40;
 /** How fast it is learnt how hard a size is, how much that says, and what is the most. */
 const [LEARNING, HARDNESS, HARDEST] = [0.5, 0.6, 3];
 const MOST_POOL = 20_000;
@@ -264,7 +266,7 @@ export class SheetSearch {
     filler.begin(parts, most !== undefined);
     for (let idle = 0; filler.load > 0 && idle < 3;) {
       if (most !== undefined && worth + this.leastFor(filler.load) > most) break;
-      const leaving = most !== undefined && random.next() < 0.4;
+      const leaving = most !== undefined && random.next() < LEAVING;
       const next = filler.fill(this.tried(), tries, leaving);
       if (!next) {
         if (!leaving) break;
