@@ -8,7 +8,7 @@
  * filling has won.
  */
 import type { Random } from '../random';
-import { type Pool, Pairs } from './pairs';
+import { type Pool, Pairs, firstWithin } from './pairs';
 import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
 const LEFT: Tree = { kind: 'left' };
@@ -21,6 +21,7 @@ const SPACED = 0.2;
 /** How much chance has a say, at the most. */
 const NOISE = 0.8;
 const WHIMS = 1024;
+const LAST_WHIM = WHIMS - 1;
 const GRAINS_SQUARED = 256e6;
 
 const enum Kind {
@@ -62,6 +63,13 @@ export class SheetFiller {
   private readonly pooled: Int32Array;
   private readonly free: Int32Array;
   private readonly parts: number[][];
+  /** Places that still have parts, in the order of the pool, with the measures of what is there. */
+  private readonly live: Int32Array;
+  private readonly liveW: Float64Array;
+  private readonly liveH: Float64Array;
+  private readonly liveArea: Float64Array;
+  private readonly liveValue: Float64Array;
+  private alive = 0;
   /** Chance, drawn once: which part is liked for a piece depends on where in the list the piece begins to read. */
   private readonly whims: Float64Array;
   private noise = 0;
@@ -83,7 +91,7 @@ export class SheetFiller {
   private leastH = 0;
   /** What each size counts for: its area, or its price. */
   private readonly value: Float64Array;
-  /** The most that a size at a place of the pool, or after it, counts for. */
+  /** The most that a size at a place of `live`, or after it, counts for. */
   private readonly tops: Float64Array;
   /** Area of the parts in the pool, with their cuts, in grains. */
   load = 0;
@@ -111,6 +119,8 @@ export class SheetFiller {
     this.value = Float64Array.from(this.area);
     this.tops = real();
     [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
+    this.live = whole();
+    [this.liveW, this.liveH, this.liveArea, this.liveValue] = [real(), real(), real(), real()];
     this.parts = Array.from({ length: count }, () => []);
     this.pairs = new Pairs(task);
     this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
@@ -142,10 +152,6 @@ export class SheetFiller {
       this.parts[at]!.length = 0;
     }
     this.sizes = order.length;
-    for (let at = order.length - 1, top = 0; at >= 0; at -= 1) {
-      top = Math.max(top, this.value[order[at]!]!);
-      this.tops[at] = top;
-    }
     for (const part of parts) {
       const at = place[sizeOf[part]!]!;
       this.pooled[at]! += 1;
@@ -154,6 +160,27 @@ export class SheetFiller {
     for (const size of order) place[size] = -1;
     this.pairs.count = 0;
     if (paired) this.pairs.find(this.pool());
+  }
+
+  /** Leaves out what is no longer in the pool. */
+  private tidy(): void {
+    const { live, liveW, liveH, liveArea, liveValue, tops, size, pooled } = this;
+    this.alive = 0;
+    for (let place = 0; place < this.sizes; place += 1) {
+      if (pooled[place] === 0) continue;
+      const one = size[place]!;
+      live[this.alive] = place;
+      liveW[this.alive] = this.w[one]!;
+      liveH[this.alive] = this.h[one]!;
+      liveArea[this.alive] = this.area[one]!;
+      liveValue[this.alive] = this.value[one]!;
+      this.alive += 1;
+    }
+    for (let at = this.alive - 1, top = 0; at >= 0; at -= 1) {
+      top = Math.max(top, liveValue[at]!);
+      tops[at] = top;
+    }
+    this.pairs.tidy(pooled);
   }
 
   private pool(): Pool {
@@ -180,7 +207,9 @@ export class SheetFiller {
    * fits any of the sources.
    */
   fill(sources: readonly number[], tries: number, leaving: boolean): CutSheet | undefined {
-    const { task, random, sizes, free, pooled } = this;
+    const { task, random, free, pooled, live } = this;
+    this.tidy();
+    const { alive } = this;
     let bestRate = Infinity;
     for (const source of sources) {
       const { w, h, open, rate } = task.sources[source]!;
@@ -190,13 +219,12 @@ export class SheetFiller {
       for (let at = 0; at < most; at += 1) {
         let [leastW, leastH] = [Infinity, Infinity];
         this.noise = at === 0 ? 0.02 : NOISE * random.next() ** 2;
-        for (let place = 0; place < sizes; place += 1) {
-          const size = this.size[place]!;
+        for (let at = 0; at < alive; at += 1) {
+          const place = live[at]!;
           free[place] = pooled[place]!;
-          if (free[place] === 0) continue;
-          if (leaving && place > 0 && random.next() < LEAVE) free[place]! -= 1;
-          if (this.w[size]! < leastW) leastW = this.w[size]!;
-          if (this.h[size]! < leastH) leastH = this.h[size]!;
+          if (leaving && at > 0 && random.next() < LEAVE) free[place]! -= 1;
+          if (this.liveW[at]! < leastW) leastW = this.liveW[at]!;
+          if (this.liveH[at]! < leastH) leastH = this.liveH[at]!;
         }
         if (task.rotate) leastW = leastH = Math.min(leastW, leastH);
         this.leastW = leastW;
@@ -278,7 +306,7 @@ export class SheetFiller {
   }
 
   private suits(a: number, b: number, width: number, height: number): boolean {
-    return !this.brittle || (breaks(this.task, a, width - a) && breaks(this.task, b, height - b));
+    return breaks(this.task, a, width - a) && breaks(this.task, b, height - b);
   }
   /** What is lost beside a × b on a piece when nothing fits there any more. */
   private lost(a: number, b: number, width: number, height: number): number {
@@ -287,8 +315,31 @@ export class SheetFiller {
     return (restA < this.leastW ? restA * b : 0) + (restB < this.leastH ? restB * a : 0);
   }
 
+  /** How much a part of a × b is wanted in the corner of a piece. */
+  private liking(value: number, a: number, b: number, width: number, height: number): number {
+    const score = value - this.dread * this.lost(a, b, width, height);
+    return a === width || b === height ? FLUSH * score : score;
+  }
+
   private piece(width: number, height: number): number {
-    const { task, sizes, free, size, value, tops, dread, whims, noise, fond, pairs } = this;
+    const {
+      task,
+      alive,
+      live,
+      liveW,
+      liveH,
+      liveArea,
+      liveValue,
+      free,
+      size,
+      tops,
+      dread,
+      whims,
+      noise,
+      fond,
+      pairs,
+      brittle,
+    } = this;
     if (width < this.leastW || height < this.leastH) return this.left(width, height);
     const { rotate } = task;
     let whim = this.random.below(WHIMS);
@@ -296,22 +347,26 @@ export class SheetFiller {
     let turned = false;
     let most = -Infinity;
     const luck = FLUSH * (1 + noise / 2);
-    for (let place = 0; place < sizes; place += 1) {
+    for (let at = firstWithin(liveArea, alive, width * height); at < alive; at += 1) {
       // None from here on can be liked more.
-      if (tops[place]! * luck <= most) break;
+      if (tops[at]! * luck <= most) break;
+      const place = live[at]!;
       if (free[place] === 0) continue;
-      const one = size[place]!;
-      for (let turn = 0; turn < (rotate && this.w[one] !== this.h[one] ? 2 : 1); turn += 1) {
-        const a = turn === 0 ? this.w[one]! : this.h[one]!;
-        const b = turn === 0 ? this.h[one]! : this.w[one]!;
-        if (a > width || b > height || !this.suits(a, b, width, height)) continue;
-        let score = value[one]! - dread * this.lost(a, b, width, height);
-        if (a === width || b === height) score *= FLUSH;
-        score *= 1 + noise * whims[(whim += 1) % WHIMS]!;
+      const [w, h] = [liveW[at]!, liveH[at]!];
+      if (w <= width && h <= height && (!brittle || this.suits(w, h, width, height))) {
+        const score = this.liking(liveValue[at]!, w, h, width, height) * (1 + noise * whims[(whim += 1) & LAST_WHIM]!);
         if (score > most) {
           most = score;
           chosen = place;
-          turned = turn === 1;
+          turned = false;
+        }
+      }
+      if (rotate && w !== h && h <= width && w <= height && (!brittle || this.suits(h, w, width, height))) {
+        const score = this.liking(liveValue[at]!, h, w, width, height) * (1 + noise * whims[(whim += 1) & LAST_WHIM]!);
+        if (score > most) {
+          most = score;
+          chosen = place;
+          turned = true;
         }
       }
     }
@@ -319,18 +374,20 @@ export class SheetFiller {
     if (fond > 0) {
       let pair = -1;
       const lucky = fond * (1 + noise / 2);
-      for (let at = 0; at < pairs.count; at += 1) {
-        if (pairs.value[at]! * lucky <= most) continue;
+      for (let at = firstWithin(pairs.room, pairs.count, width * height); at < pairs.count; at += 1) {
+        // None from here on can be liked more.
+        if (pairs.tops[at]! * lucky <= most) break;
         const w = pairs.w[at]!;
         const h = pairs.h[at]!;
         if (w > width || h > height) continue;
         const one = pairs.one[at]!;
         const other = pairs.other[at]!;
-        if (free[one] === 0 || free[other]! <= (one === other ? 1 : 0) || !this.suits(w, h, width, height)) continue;
+        if (free[one] === 0 || free[other]! <= (one === other ? 1 : 0) || (brittle && !this.suits(w, h, width, height)))
+          continue;
         const area = pairs.area[at]!;
         const score =
           fond *
-          (1 + noise * whims[(whim += 1) % WHIMS]!) *
+          (1 + noise * whims[(whim += 1) & LAST_WHIM]!) *
           (pairs.value[at]! - dread * (w * h - area) - dread * this.lost(w, h, width, height));
         if (score > most) {
           most = score;

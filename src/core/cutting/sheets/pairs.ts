@@ -20,6 +20,17 @@ export interface Pool {
   readonly value: Float64Array;
 }
 
+/** Where a falling list comes to `most` or less. */
+export function firstWithin(falling: Float64Array, count: number, most: number): number {
+  let [from, to] = [0, count];
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    if (falling[middle]! > most) from = middle + 1;
+    else to = middle;
+  }
+  return from;
+}
+
 export class Pairs {
   count = 0;
   /** Places of the pool. */
@@ -31,6 +42,9 @@ export class Pairs {
   readonly h: Float64Array;
   readonly area: Float64Array;
   readonly value: Float64Array;
+  /** The piece that each takes, which falls; and the most that one or any after it counts for. */
+  readonly room: Float64Array;
+  readonly tops: Float64Array;
 
   constructor(private readonly task: SheetTask) {
     const most = 4 * MOST_PAIRED * (MOST_PAIRED + 1);
@@ -38,9 +52,10 @@ export class Pairs {
     this.how = new Uint8Array(most);
     [this.w, this.h] = [new Float64Array(most), new Float64Array(most)];
     [this.area, this.value] = [new Float64Array(most), new Float64Array(most)];
+    [this.room, this.tops] = [new Float64Array(most), new Float64Array(most)];
   }
 
-  /** All pairs of a pool. */
+  /** All pairs of a pool, the largest first. */
   find(pool: Pool): void {
     const { task } = this;
     const { size, pooled } = pool;
@@ -70,6 +85,36 @@ export class Pairs {
           }
       }
     }
+    this.sort();
+  }
+  /** The largest first: whoever has a small piece begins late. */
+  private sort(): void {
+    const { count, room } = this;
+    const order = Int32Array.from({ length: count }, (_, at) => at).sort((a, b) => room[b]! - room[a]! || a - b);
+    for (const list of [this.one, this.other, this.how, this.w, this.h, this.area, this.value, room]) {
+      const before = list.slice(0, count);
+      for (let at = 0; at < count; at += 1) list[at] = before[order[at]!]!;
+    }
+  }
+  /** Leaves out pairs of which a part is gone. */
+  tidy(pooled: Int32Array): void {
+    const { one, other, how, w, h, area, value, room, tops } = this;
+    let kept = 0;
+    for (let at = 0; at < this.count; at += 1) {
+      const [first, second] = [one[at]!, other[at]!];
+      if (pooled[first] === 0 || pooled[second]! <= (first === second ? 1 : 0)) continue;
+      if (kept < at) {
+        [one[kept], other[kept], how[kept]] = [first, second, how[at]!];
+        [w[kept], h[kept], area[kept], value[kept]] = [w[at]!, h[at]!, area[at]!, value[at]!];
+        room[kept] = room[at]!;
+      }
+      kept += 1;
+    }
+    this.count = kept;
+    for (let at = kept - 1, top = 0; at >= 0; at -= 1) {
+      top = Math.max(top, value[at]!);
+      tops[at] = top;
+    }
   }
   /** The side that two parts share: of the longer one, or wider by a strip of each that can be broken off. */
   private joined(one: number, other: number): number {
@@ -95,6 +140,7 @@ export class Pairs {
     this.w[at] = w;
     this.h[at] = h;
     this.area[at] = area;
+    this.room[at] = w * h;
     this.value[at] = value[size[one]!]! + value[size[other]!]!;
   }
 }
