@@ -186,12 +186,15 @@ export class SheetBound {
     // The first grid only now: the bound by counting is told before.
     if (!this.table) this.finer();
     if (this.over) return;
-    if (this.fresh) this.begin(sheets(), cost, stop);
-    else this.price(cost, stop);
+    if (this.fresh) this.begin(sheets, cost, stop);
+    else {
+      if (!this.program) this.start(sheets());
+      this.price(cost, stop);
+    }
   }
 
   /** Counts by area on the new grid, then sees how far the prices found so far may rise. */
-  private begin(sheets: readonly CutSheet[], cost: number, stop: () => boolean): void {
+  private begin(sheets: () => readonly CutSheet[], cost: number, stop: () => boolean): void {
     const { task, classes } = this;
     this.fresh = false;
     // Offcuts are no parts: what a sheet holds by area is asked of a table without them.
@@ -210,8 +213,10 @@ export class SheetBound {
       this.raise(this.never + countBound(lines, this.load, this.least));
     }
     if (!this.solver) return this.dispose();
-    this.start(sheets);
-    if (this.level > 0) this.lift(cost, stop);
+    // On the first grid the program comes a step later: what was counted is told before.
+    if (this.level === 0) return;
+    this.start(sheets());
+    this.lift(cost, stop);
   }
   private bare(scales: { x: Scale; y: Scale }): GuillotineTable {
     return new GuillotineTable(
