@@ -1,8 +1,8 @@
 /**
  * How good cutting plans are after a tenth of a second, a second and ten, over the open interface of the built server:
  * mean gap as told (to the bound of the same answer) and to the best bound of all answers for the request, waste, time to
- * the first plan, time in all, memory of the server. Every plan goes through the checker here as well. `CUT_BUDGETS` and
- * `CUT_ROWS` choose less.
+ * the first plan, time in all, memory of the server. Every plan goes through the checker here as well. `CUT_BUDGETS`,
+ * `CUT_ROWS` and `CUT_SEEDS` choose less or more.
  */
 import { spawn } from 'node:child_process';
 import fs from 'node:fs';
@@ -27,7 +27,7 @@ import { percentile } from './figures';
 
 const PORT = 3927;
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-const SEEDS = [11, 12, 13];
+const SEEDS = (process.env.CUT_SEEDS ?? '11,12,13,14,15,16').split(',').map(Number);
 const RACK = [0, 60, 120];
 type Row = readonly [name: string, kind: 'sticks' | 'sheets', make: (seed: number) => SticksRequest | SheetsRequest];
 const ROWS: readonly Row[] = [
