@@ -41,7 +41,7 @@ const BOUND_LATE = 40;
 const GOOD = 40;
 /** A step of the bound must fit so many times into what is left. */
 const FITS = 3;
-const TRY_MS = 0.01;
+const TRY_MS = 0.007;
 const COMBINE_MS = 2;
 const FEW_SHEETS = 10;
 /** Fewer parts are exact at once. */
