@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import { randomFrom } from '@/core/cutting/random';
+import { sheetsSchema } from '@/core/cutting/request';
+import { SheetBound } from '@/core/cutting/sheets/bound';
+import { SheetFiller } from '@/core/cutting/sheets/fill';
+import { Pairs, firstWithin } from '@/core/cutting/sheets/pairs';
+import { scalesFor } from '@/core/cutting/sheets/scale';
+import { GuillotineTable, sizeClasses } from '@/core/cutting/sheets/table';
+import { type SheetTask, areaOf, sheetTasks } from '@/core/cutting/sheets/task';
+import { Weighing } from '@/core/cutting/sheets/weighing';
+import { dayOfRectangles, perfectSheets } from '../cutting/generate';
+
+const never = () => false;
+
+/** What so many turns on a grid prove: new sheets, not rounded up. */
+function needed(task: SheetTask, cells: number, turns: number): number {
+  const classes = sizeClasses(task, [...task.parts.keys()]);
+  const kinds = task.sources.map((source) => ({ source, most: source.most }));
+  const bare = { ...task, minOffcut: { short: Infinity, long: Infinity } };
+  const table = new GuillotineTable(bare, classes, scalesFor(task, classes, cells), 0);
+  const weighing = new Weighing(
+    classes,
+    kinds,
+    classes.map((one) => areaOf(task, one)),
+  );
+  let before = 0;
+  for (let turn = 0; turn < turns; turn += 1) {
+    weighing.turn(table, never);
+    expect(weighing.needed).toBeGreaterThanOrEqual(before);
+    before = weighing.needed;
+  }
+  return before;
+}
+
+describe('New sheets by prices alone', () => {
+  it('are never more than sheets that were cut back together', () => {
+    for (const sheets of [2, 4, 7])
+      for (const seed of [1, 2, 3]) {
+        const [task] = sheetTasks(perfectSheets(seed, sheets));
+        const turned = needed(task!, 60, 40);
+        expect(turned).toBeLessThanOrEqual(sheets + 1e-9);
+        expect(turned).toBeGreaterThan(0.8 * sheets);
+      }
+  });
+
+  it('are seen to be one for each part where no two lie on one sheet, and fewer where the rack has pieces', () => {
+    const random = randomFrom(8);
+    const side = (share: number) => 1000 * (share + 0.05 * random.next());
+    const parts = Array.from({ length: 12 }, (_, at) => ({ id: `${at}`, material: 'm', w: side(0.55), h: side(0.6) }));
+    // By area it would be five.
+    const of = (rack: { id: string; w: number; h: number }[]) => {
+      const materials = [{ id: 'm', stock: [{ id: 's', w: 1000, h: 1000 }], rack }];
+      return sheetTasks(sheetsSchema.parse({ sheetTrim: 0, materials, parts }))[0]!;
+    };
+    const alone = needed(of([]), 60, 30);
+    expect(alone).toBeGreaterThan(11);
+    expect(alone).toBeLessThanOrEqual(12 + 1e-9);
+    const withRack = needed(of([1, 2, 3].map((at) => ({ id: `r${at}`, w: 700, h: 700 }))), 60, 30);
+    expect(withRack).toBeLessThanOrEqual(9 + 1e-9);
+    expect(withRack).toBeGreaterThan(8);
+
+    // The bound tells so at its first step, with what the fewest sheets cost at the least.
+    const task = of([]);
+    const bound = new SheetBound(task, undefined);
+    bound.step(() => [], Infinity, never);
+    const load = parts.reduce((sum, { w, h }) => sum + w * h, 0);
+    expect(bound.bound / (12 * 500_000 + 0.5 * load)).toBeCloseTo(1, 4);
+  });
+});
+
+describe('A pool of parts', () => {
+  it('gives each part to one sheet, and knows no pair of which a part is gone', () => {
+    for (const task of sheetTasks(dayOfRectangles(5, 160))) {
+      const random = randomFrom(3);
+      const filler = new SheetFiller(task, random);
+      const pool = [...task.parts.keys()].filter(() => random.next() < 0.8);
+      filler.begin(pool, true);
+      const cut: number[] = [];
+      for (;;) {
+        const sheet = filler.fill([0], 6, false);
+        if (!sheet) break;
+        cut.push(...sheet.parts);
+        const rest = filler.rest();
+        expect([...cut, ...rest].sort((a, b) => a - b)).toEqual(pool);
+        expect(filler.load).toBe(rest.reduce((sum, part) => sum + task.parts[part]!.w * task.parts[part]!.h, 0));
+      }
+      expect(filler.rest()).toEqual([]);
+    }
+  });
+
+  it('has its pairs by the room they take, each with the most that one from there on counts for', () => {
+    const [task] = sheetTasks(dayOfRectangles(7, 120));
+    const sizes = task!.parts.length;
+    const list = (of: (part: { w: number; h: number }) => number) => Float64Array.from(task!.parts, of);
+    const pooled = new Int32Array(sizes).fill(1);
+    const pairs = new Pairs(task!);
+    pairs.find({
+      sizes,
+      size: Int32Array.from(task!.parts.keys()),
+      pooled,
+      w: list(({ w }) => w),
+      h: list(({ h }) => h),
+      area: list(({ w, h }) => w * h),
+      value: list(({ w, h }) => w + h),
+    });
+    const before = pairs.count;
+    expect(before).toBeGreaterThan(50);
+    for (let size = 0; size < sizes; size += 3) pooled[size] = 0;
+    pairs.tidy(pooled);
+    expect(pairs.count).toBeLessThan(before);
+    const [rooms, values] = [[...pairs.room.slice(0, pairs.count)], [...pairs.value.slice(0, pairs.count)]];
+    expect(rooms).toEqual([...rooms].sort((a, b) => b - a));
+    for (let at = 0; at < pairs.count; at += 1) {
+      expect(pooled[pairs.one[at]!]! * pooled[pairs.other[at]!]!).toBe(1);
+      expect(pairs.room[at]).toBe(pairs.w[at]! * pairs.h[at]!);
+      expect(pairs.tops[at]).toBe(Math.max(...values.slice(at)));
+    }
+    for (const most of [0, rooms[10]!, rooms[10]! - 1, Infinity])
+      expect(firstWithin(pairs.room, pairs.count, most)).toBe(rooms.filter((room) => room > most).length);
+  });
+});
