@@ -43,28 +43,34 @@ describe('New sheets by prices alone', () => {
       }
   });
 
-  it('are seen to be one for each part where no two lie on one sheet, and fewer where the rack has pieces', () => {
+  it('come near one for each part too large for two on a sheet, more than by area; fewer with a rack', () => {
     const random = randomFrom(8);
     const side = (share: number) => 1000 * (share + 0.05 * random.next());
-    const parts = Array.from({ length: 12 }, (_, at) => ({ id: `${at}`, material: 'm', w: side(0.55), h: side(0.6) }));
-    // By area it would be five.
+    const parts = [
+      ...Array.from({ length: 12 }, (_, at) => ({ id: `${at}`, material: 'm', w: side(0.55), h: side(0.6) })),
+      ...Array.from({ length: 16 }, (_, at) => ({ id: `s${at}`, material: 'm', w: 270, h: 300 })),
+    ];
+    // By area eight would do.
     const of = (rack: { id: string; w: number; h: number }[]) => {
       const materials = [{ id: 'm', stock: [{ id: 's', w: 1000, h: 1000 }], rack }];
       return sheetTasks(sheetsSchema.parse({ sheetTrim: 0, materials, parts }))[0]!;
     };
+    const byArea = needed(of([]), 60, 1);
+    expect(byArea).toBeLessThan(7.5);
     const alone = needed(of([]), 60, 30);
-    expect(alone).toBeGreaterThan(11);
+    expect(alone).toBeGreaterThan(8);
     expect(alone).toBeLessThanOrEqual(12 + 1e-9);
     const withRack = needed(of([1, 2, 3].map((at) => ({ id: `r${at}`, w: 700, h: 700 }))), 60, 30);
+    expect(withRack).toBeLessThan(alone - 1);
     expect(withRack).toBeLessThanOrEqual(9 + 1e-9);
-    expect(withRack).toBeGreaterThan(8);
 
-    // The bound tells so at its first step, with what the fewest sheets cost at the least.
+    // The bound tells so at its first step: what so many sheets cost at the least.
     const task = of([]);
     const bound = new SheetBound(task, undefined);
     bound.step(() => [], Infinity, never);
     const load = parts.reduce((sum, { w, h }) => sum + w * h, 0);
-    expect(bound.bound / (12 * 500_000 + 0.5 * load)).toBeCloseTo(1, 4);
+    expect(bound.bound).toBeGreaterThan((Math.ceil(alone) * 500_000 + 0.5 * load) * (1 - 1e-6));
+    expect(bound.bound).toBeLessThan((12 * 500_000 + 0.5 * load) * (1 + 1e-6));
   });
 });
 
