@@ -10,7 +10,7 @@ import type { SheetSource } from './task';
 /** By how much a price falls first, and how that falls from turn to turn. */
 const [FALL, LESS] = [0.3, 0.9];
 /** What may still come of it after the first turn, as a share; it becomes less as the changes do. */
-const COMING = 0.1;
+const COMING = 0.2;
 /** What a finer grid may add. */
 const FINER = 0.01;
 
