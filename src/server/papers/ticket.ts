@@ -66,6 +66,10 @@ function cutLegs(sheet: Sheet, { worked }: JobView, x: number, top: number): num
     figure(sheet, 'short point', len(leg.shortPoint), x + 72, y, many ? 12 : 14);
     y += many ? 11.5 : 14.5;
   }
+  if (legs.some(({ cut, longPoint }) => cut.longPoint !== longPoint)) {
+    sheet.text('Long points and rabbets are rounded up for the saw.', x, y, { size: 8.5, colour: SOFT });
+    y += 4;
+  }
   return y + 2;
 }
 

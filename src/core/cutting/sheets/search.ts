@@ -21,7 +21,7 @@ const [ANEW_EACH, ANEW_FIRST, ANEW_OFTEN, MOST_ANEW] = [25, 1500, 12, 400];
 const ANEW_TRIES = 40;
 /** How fast it is learnt how hard a size is, how much that says, and what is the most. */
 const [LEARNING, HARDNESS, HARDEST] = [0.5, 0.6, 3];
-const MOST_POOL = 20_000;
+const MOST_POOL = 12_000;
 
 export class SheetSearch {
   private readonly random: Random;
