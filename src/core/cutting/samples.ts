@@ -72,11 +72,11 @@ export function samples(): Sample[] {
   const random = randomFrom(1);
   return [
     // A little of everything first, for whoever asks at once.
+    sticks(random, 8, 20, 4),
     sheets(random, 4, 60, SOON_MS),
     sheets(random, 3, 33, SOON_EXACT_MS),
-    sticks(random, 8, 20, 4),
-    sheets(random, 1, 34, SOON_EXACT_MS),
     sticks(random, 1, 60, 0),
+    sheets(random, 1, 34, SOON_EXACT_MS),
     sheets(random, 1, 90, MS),
     sticks(random, 10, 50, 6),
     sheets(random, 1, 34, DENSE_MS),
