@@ -6,6 +6,7 @@ import { SheetFiller } from '@/core/cutting/sheets/fill';
 import { Pairs, firstWithin } from '@/core/cutting/sheets/pairs';
 import { scalesFor } from '@/core/cutting/sheets/scale';
 import { GuillotineTable, sizeClasses } from '@/core/cutting/sheets/table';
+import { SheetSearch } from '@/core/cutting/sheets/search';
 import { type SheetTask, areaOf, sheetTasks } from '@/core/cutting/sheets/task';
 import { Weighing } from '@/core/cutting/sheets/weighing';
 import { dayOfRectangles, perfectSheets } from '../cutting/generate';
@@ -71,6 +72,21 @@ describe('New sheets by prices alone', () => {
     const load = parts.reduce((sum, { w, h }) => sum + w * h, 0);
     expect(bound.bound).toBeGreaterThan((Math.ceil(alone) * 500_000 + 0.5 * load) * (1 - 1e-6));
     expect(bound.bound).toBeLessThan((12 * 500_000 + 0.5 * load) * (1 + 1e-6));
+  });
+  it('do not count sheets of a limited number, which the others need not make up for', () => {
+    const parts = Array.from({ length: 12 }, (_, at) => ({ id: `${at}`, material: 'm', w: 560 + at, h: 610 + at }));
+    const limited = { id: 'few', w: 1000, h: 1000, qty: 8, price: 900_000 };
+    const materials = [{ id: 'm', stock: [limited, { id: 's', w: 1000, h: 1000 }], rack: [] }];
+    const [task] = sheetTasks(sheetsSchema.parse({ sheetTrim: 0, materials, parts }));
+    const few = needed(task!, 60, 30);
+    expect(few).toBeLessThanOrEqual(4 + 1e-9);
+    expect(few).toBeGreaterThan(3);
+    const [dear, cheap] = [new SheetSearch(task!, 1).best.cost, new SheetBound(task!, undefined)];
+    cheap.step(() => [], Infinity, never);
+    expect(cheap.bound).toBeLessThanOrEqual(dear);
+    cheap.needs(12);
+    for (let step = 0; step < 3; step += 1) cheap.step(() => [], Infinity, never);
+    expect(cheap.bound).toBeLessThanOrEqual(dear);
   });
 });
 

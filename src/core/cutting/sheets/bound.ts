@@ -74,7 +74,9 @@ export class SheetBound {
   /** What a way of each kind pays beside its cost: for being few (`owns`), less what counting new sheets gives it. */
   private fees: number[] = [];
   private owns: number[] = [];
+  /** New sheets at the least; and of those without limit. */
   private least = 0;
+  private unlimited = 0;
   private steps = 0;
   private fresh = false;
   /** The prices (of all rows) that proved most on this grid, and what they proved. */
@@ -170,6 +172,7 @@ export class SheetBound {
   needs(sheets: number): void {
     if (!this.all || sheets <= this.least) return;
     this.least = sheets;
+    if (this.kinds.every(({ source, most }) => source.rack || most === Infinity)) this.unlimited = sheets;
     this.program?.limit(this.newRow, { lower: sheets, upper: Infinity });
   }
   private get newRow(): number {
@@ -208,9 +211,10 @@ export class SheetBound {
       return this.dispose();
     const lines = this.lines(bare);
     if (this.all) {
-      this.least = Math.max(this.least, fewestNew(lines, this.load));
+      this.unlimited = Math.max(this.unlimited, fewestNew(lines, this.load));
       if (this.level === 0) this.weigh(bare, lines, cost, stop);
-      this.raise(this.never + countBound(lines, this.load, this.least));
+      this.least = Math.max(this.least, this.unlimited);
+      this.raise(this.never + countBound(lines, this.load, this.unlimited));
     }
     if (!this.solver) return this.dispose();
     // On the first grid the program comes a step later: what was counted is told before.
@@ -237,17 +241,17 @@ export class SheetBound {
       kinds,
       classes.map((one) => areaOf(task, one)),
     );
-    const open = () => this.never + countBound(lines, load, this.least + 1) <= cost;
+    const open = () => this.never + countBound(lines, load, this.unlimited + 1) <= cost;
     let more = open();
     let table = coarse;
-    for (let turn = 0; turn < WEIGHED + WEIGHED_FINE && more && weighing.mayExceed(this.least); turn += 1) {
+    for (let turn = 0; turn < WEIGHED + WEIGHED_FINE && more && weighing.mayExceed(this.unlimited); turn += 1) {
       if (turn === WEIGHED) table = this.bare(scalesFor(task, classes, GRIDS[1]!));
       const way = weighing.turn(table, stop);
       if (!way) return;
       if (turn < WEIGHED) this.ways.push(way);
       const needed = Math.ceil(weighing.needed - ROUNDING);
-      if (needed <= this.least) continue;
-      this.least = needed;
+      if (needed <= this.unlimited) continue;
+      this.unlimited = needed;
       more = open();
     }
   }

@@ -1,5 +1,6 @@
 /**
- * How many new sheets are needed at the least, by prices alone: soon, where a linear program takes its time. The table
+ * How many new sheets without limit are needed at the least, by prices alone: soon, where a linear program takes its
+ * time. The table
  * finds what a sheet holds at most at some prices; what it holds becomes cheaper, the less the later (multiplicative
  * weights, Plotkin, Shmoys and Tardos). Whatever the prices: their sum over what a sheet holds at most is a bound.
  */
@@ -37,12 +38,12 @@ export class Weighing {
     const held = kinds.map(({ source }) => table.valueOf(source.w, source.h));
     let [kind, most] = [-1, 0];
     for (const [index, value] of held.entries())
-      if (!kinds[index]!.source.rack && value > most) [kind, most] = [index, value];
+      if (kinds[index]!.most === Infinity && value > most) [kind, most] = [index, value];
     if (kind < 0) return undefined;
     let sum = 0;
     for (const [index, { parts }] of classes.entries()) sum += prices[index]! * parts.length;
-    // A piece of the rack is no new sheet: what it can hold is not counted.
-    for (const [index, { source, most: number }] of kinds.entries()) if (source.rack) sum -= held[index]! * number;
+    // What pieces of the rack and sheets of a limited number can hold is not counted.
+    for (const [index, { most: number }] of kinds.entries()) if (number !== Infinity) sum -= held[index]! * number;
     this.needed = Math.max(this.needed, sum / most);
     const { source } = kinds[kind]!;
     const cuts = table.cutsOf(source.w, source.h);
