@@ -1,11 +1,10 @@
 /**
  * How many new sheets without limit are needed at the least, by prices alone: soon, where a linear program takes its
- * time. The table
- * finds what a sheet holds at most at some prices; what it holds becomes cheaper, the less the later (multiplicative
- * weights, Plotkin, Shmoys and Tardos). Whatever the prices: their sum over what a sheet holds at most is a bound.
+ * time. The table finds what a sheet holds at most at some prices; what it holds becomes cheaper, the less the later
+ * (multiplicative weights, Plotkin, Shmoys and Tardos). Whatever the prices: their sum over what a sheet holds at most is
+ * a bound.
  */
-import type { GuillotineTable, SizeClass, TableCuts } from './table';
-import { heldBy } from './table';
+import { type GuillotineTable, type SizeClass, type TableCuts, heldBy } from './table';
 import type { SheetSource } from './task';
 
 /** By how much a price falls first, and how that falls from turn to turn. */
