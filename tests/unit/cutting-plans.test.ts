@@ -204,8 +204,7 @@ describe('the threads', () => {
       signal: halt.signal,
       onPlan: () => halt.abort(),
     });
-    const ended = await running;
-    expect(codes(ended)).toBe('ok');
+    expect(codes(await running)).toBe('cut-stopped');
     expect((await plan(dayOfFrames(8, 10, 0), 200)).unmade).toEqual([]);
   });
 
@@ -218,9 +217,19 @@ describe('the threads', () => {
         // Not before there is a plan, and at another point of the work each time.
         onPlan: () => void setTimeout(() => halt.abort(), 40 * seed),
       });
-      expect(codes(await left)).toBe('ok');
+      expect(codes(await left)).toBe('cut-stopped');
     }
     expect((await plan(dayOfFrames(8, 10, 0), 200)).unmade).toEqual([]);
+  });
+
+  it('need not be there yet for a request to be left', async () => {
+    // Threads that never say that they can work.
+    const slow = new CuttingPool(() => new Worker('setInterval(() => undefined, 1000)', { eval: true }));
+    const halt = new AbortController();
+    const left = makePlan(slow, 'sheets', dayOfRectangles(8, 20), { budgetMs: 20_000, signal: halt.signal });
+    halt.abort();
+    expect(codes(await left)).toBe('cut-stopped');
+    await slow.close();
   });
 
   it('are started anew when one dies, and the request is told', async () => {

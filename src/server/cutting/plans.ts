@@ -193,8 +193,8 @@ export async function makePlan<K extends CutKind>(
         }
       : {}),
   });
-  // Stopped before there was a first plan: nobody is there to hear it.
-  if (news.length < jobs.length) return bad(issue('cut-stopped'));
+  // Nobody is there to hear it: whoever stops keeps the last plan that was told.
+  if (options.signal?.aborted || news.length < jobs.length) return bad(issue('cut-stopped'));
   return good(finished(news));
 }
 

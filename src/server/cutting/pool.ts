@@ -44,15 +44,20 @@ export class CuttingPool {
     // A thread that is starting, or still late with another request, would keep this one waiting; without any other it
     // must.
     const free = this.threads.filter((one) => one.up && !one.late);
-    if (free.length === 0) await warm;
+    if (free.length === 0 && !work.signal?.aborted) await Promise.race([warm, leaving(work.signal)]);
     // One that cannot start is told of when there is no other.
-    else void warm.catch(() => undefined);
+    void warm.catch(() => undefined);
+    if (work.signal?.aborted) return [];
     return new Work(work, free.length > 0 ? free : [...this.threads], () => this.next++).over;
   }
   async close(): Promise<void> {
     await Promise.all(this.threads.splice(0).map((one) => one.close()));
   }
 }
+
+/** Done when nobody waits any more. */
+const leaving = (signal: AbortSignal | undefined): Promise<void> =>
+  new Promise((resolve) => signal?.addEventListener('abort', () => resolve(), { once: true }));
 
 /** The better of two plans of a job, and the better of their bounds. */
 function better(news: News, than: News | undefined): News {
