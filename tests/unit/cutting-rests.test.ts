@@ -2,59 +2,18 @@ import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { composeSheets, jobsOfSheets } from '@/core/cutting/engine';
 import { toSquareMm } from '@/core/cutting/grain';
-import { type Random, randomFrom } from '@/core/cutting/random';
-import { type SheetsRequest, sheetsSchema } from '@/core/cutting/request';
+import { randomFrom } from '@/core/cutting/random';
+import type { SheetsRequest } from '@/core/cutting/request';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { Nearby } from '@/core/cutting/sheets/nearby';
 import { Rests } from '@/core/cutting/sheets/rests';
 import { SheetSearch } from '@/core/cutting/sheets/search';
 import { Subsets } from '@/core/cutting/sheets/subsets';
 import { type SheetResult, type Tree, cutSheet, sheetTasks } from '@/core/cutting/sheets/task';
+import { byEveryCut, smallSheet } from '../cutting/every-cut';
 import { bulkRectangles, dayOfRectangles } from '../cutting/generate';
 
 const LIMITS = { sets: Infinity, work: Infinity, points: Infinity };
-
-/** A sheet of a few millimetres, so that every cut at a whole millimetre can be tried. */
-const smallSheet = (random: Random, parts: number) =>
-  sheetsSchema.parse({
-    kerf: random.below(2),
-    sheetTrim: 0,
-    minOffcut: { short: 3 + random.below(2), long: 5 + random.below(3) },
-    materials: [{ id: 'B', rotate: random.next() < 0.6, stock: [{ id: 's', w: 20, h: 24 }] }],
-    parts: Array.from({ length: parts }, (_, at) => ({
-      id: `P${at}`,
-      material: 'B',
-      w: 3 + random.below(8),
-      h: 4 + random.below(9),
-    })),
-  });
-
-/** The most that useful offcuts take beside all parts, by every cut there is; −∞ when they do not fit. */
-function byEveryCut({ kerf, minOffcut, materials: [material], parts }: SheetsRequest): number {
-  const { rotate, stock } = material!;
-  const known = new Map<string, number>();
-  const most = (w: number, h: number, set: number): number => {
-    if (w <= 0 || h <= 0) return set === 0 ? 0 : -Infinity;
-    const useful = Math.min(w, h) >= minOffcut.short && Math.max(w, h) >= minOffcut.long;
-    if (set === 0) return useful ? w * h : 0;
-    const key = `${w}:${h}:${set}`;
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    let best = -Infinity;
-    const only = (set & (set - 1)) === 0 ? parts[31 - Math.clz32(set)]! : undefined;
-    if (only && ((only.w === w && only.h === h) || (rotate && only.w === h && only.h === w))) best = 0;
-    for (let first = set; ; first = (first - 1) & set) {
-      for (let at = 1; at < w; at += 1)
-        best = Math.max(best, most(at, h, first) + most(w - at - kerf, h, set & ~first));
-      for (let at = 1; at < h; at += 1)
-        best = Math.max(best, most(w, at, first) + most(w, h - at - kerf, set & ~first));
-      if (first === 0) break;
-    }
-    known.set(key, best);
-    return best;
-  };
-  return most(stock[0]!.w, stock[0]!.h, 2 ** parts.length - 1);
-}
 
 function restsOf(request: SheetsRequest, patience?: { pieces: number; places: number }) {
   const [task] = sheetTasks(request);

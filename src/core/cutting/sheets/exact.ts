@@ -8,6 +8,7 @@
 import { Growing, type Solver } from '../linear';
 import { MOST_RACKS, type Prices, choose } from './choice';
 import { fewestNewSheets } from './fewest';
+import { chooseWhole } from './integer';
 import { lowest } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, areaOf } from './task';
 import { type Way, Ways, assemble } from './ways';
@@ -31,9 +32,15 @@ const GROW = 50_000;
 /** Ways that join the linear program at once. */
 const JOINING = 24;
 /** What a step takes, about; a choice by its remainders as well. */
-const STEP_MS = { sets: 1, count: 10, prices: 2, soon: 5, plan: 5, bound: 5, over: 0 };
-/** Choices looked at where not every strip comes off: most of them cannot be cut as they are. */
-const MOST_BRITTLE = 12;
+const STEP_MS = { sets: 1, count: 10, prices: 2, soon: 5, strips: 15, plan: 5, bound: 5, over: 0 };
+/** Of an integer program; where turns are counted it ends by them. */
+const MOST_NODES = 500;
+/** Pairs looked at in a step for whether strips come off. */
+const STEP_PAIRS = 200_000;
+/** Ways looked at in a step. */
+const LOOKS = 32;
+/** Choices looked at where not every strip comes off: what they leave is known less well. */
+const MOST_BRITTLE = 40;
 const ROUNDING = 1e-6;
 const REACH = 0.01;
 
@@ -41,7 +48,7 @@ const REACH = 0.01;
 export class SheetExact {
   private readonly made: readonly number[];
   private readonly all: Ways | undefined;
-  private phase: 'sets' | 'count' | 'prices' | 'soon' | 'plan' | 'bound' | 'over' = 'over';
+  private phase: 'sets' | 'count' | 'prices' | 'soon' | 'strips' | 'plan' | 'bound' | 'over' = 'over';
   /** Those that may be in a better plan. */
   private ways: readonly Way[] = [];
   private program: Growing | undefined;
@@ -54,7 +61,10 @@ export class SheetExact {
   /** How far above what the prices prove a plan is looked for, as a share of the best one's cost. */
   private reach = REACH;
   private readonly states: number;
+  private readonly seconds: number;
   private choices = 0;
+  /** All ways that may be in a better plan have been looked at for whether a blade can cut them. */
+  private broken: boolean;
   /** What its steps took, about, in milliseconds. */
   spent = 0;
   bound = 0;
@@ -72,6 +82,8 @@ export class SheetExact {
   ) {
     const ms = seconds === Infinity ? COUNTED_MS : Math.min(MOST_MS, SHARE * 1000 * seconds);
     this.states = STATES_A_MS * ms;
+    this.seconds = seconds === Infinity ? Infinity : ms / 1000;
+    this.broken = task.minBreak === 0;
     // The largest first: few sets hold it.
     this.made = [...made].sort((a, b) => areaOf(task, task.parts[b]!) - areaOf(task, task.parts[a]!) || a - b);
     this.prices = { each: new Float64Array(made.length + racks.length), fewest: 0, perNew: 0 };
@@ -94,6 +106,7 @@ export class SheetExact {
     const { task, made, all } = this;
     const never = (task.parts.length - made.length) * task.unmadePenalty;
     this.spent += STEP_MS[this.phase];
+    all?.allow(STEP_PAIRS);
     switch (this.phase) {
       case 'sets':
         if (all!.grow(GROW)) this.phase = 'count';
@@ -101,22 +114,19 @@ export class SheetExact {
         return undefined;
       case 'count':
         this.phase = 'prices';
-        return this.count(best, stop);
+        return this.count(all!.list, best, stop);
       case 'prices':
         this.price(best, best.cost - never, stop);
         return undefined;
       case 'soon':
         return this.soon(best, never, stop);
+      case 'strips':
+        return this.breakAll(best, stop);
       case 'plan':
         return this.plan(best, never, stop);
-      case 'bound': {
-        const cost = best.cost - never;
-        const chosen = this.choose((way) => all!.leastOf(way), cost, stop);
-        this.done = chosen !== undefined;
-        if (chosen) this.bound = Math.min(cost, chosen.cost) + never;
-        this.dispose();
+      case 'bound':
+        this.prove(best.cost - never, never, stop);
         return undefined;
-      }
       case 'over':
         return undefined;
     }
@@ -143,13 +153,16 @@ export class SheetExact {
     const cost = best.cost - never;
     const reached = this.linear + this.reach * cost;
     const chosen = this.choose((way) => way.cost ?? all.leastOf(way), Math.min(cost, reached), stop);
-    if (!chosen) {
-      this.dispose();
-      return undefined;
-    }
+    if (all.short) return undefined;
+    if (!chosen) return this.whole(best, cost, never, stop);
     if (!chosen.ways) {
       this.reach *= 2;
       if (cost <= reached) this.phase = 'bound';
+      return undefined;
+    }
+    if (this.task.minBreak > 0 && !this.done) {
+      // What is left beside strips is known no better for looking at what each way costs.
+      this.phase = 'bound';
       return undefined;
     }
     const news = chosen.ways.filter((way) => way.cost === undefined);
@@ -158,12 +171,39 @@ export class SheetExact {
     const dear = news.filter((way) => all.costOf(way) === Infinity);
     return dear.length === 0 ? this.planOf(chosen.ways) : undefined;
   }
+  /** No plan costs less than the cheapest choice of what each way costs at the least. */
+  private prove(cost: number, never: number, stop: () => boolean): void {
+    const all = this.all!;
+    const chosen = this.done ? undefined : this.choose((way) => all.leastOf(way), cost, stop);
+    if (all.short) return;
+    if (chosen) this.bound = Math.min(cost, chosen.cost) + never;
+    const goesOn = chosen !== undefined && this.task.minBreak > 0;
+    this.done ||= chosen !== undefined;
+    if (goesOn) this.phase = 'plan';
+    else this.dispose();
+  }
+  /** Where there are too many remainders: what an integer program makes of it, and that is all. */
+  private whole(best: SheetResult, cost: number, never: number, stop: () => boolean): SheetResult | undefined {
+    const { prices, made, racks, task } = this;
+    const room = cost - this.linear + ROUNDING;
+    const ways = this.ways.filter(({ over }) => over <= room);
+    const limits = { seconds: this.seconds, nodes: MOST_NODES, cutoff: cost, stop };
+    const from = this.all!;
+    const { unmadePenalty } = task;
+    const rows = { parts: made.length, racks: racks.length, fewest: prices.fewest };
+    const found = chooseWhole(this.solver!, ways, rows, unmadePenalty, ({ least }) => least, limits);
+    this.spent += Math.min(MOST_MS, 1000 * this.seconds);
+    this.bound = Math.max(this.bound, Math.min(best.cost, found.bound + never));
+    this.dispose();
+    return found.ways?.every((way) => from.costOf(way) < Infinity) ? this.planOf(found.ways) : undefined;
+  }
   /** Of the ways that a plan below `most` may have. */
   private choose(costOf: (way: Way) => number, most: number, stop: () => boolean) {
     const { made, prices, task, states } = this;
     const room = most - this.linear + ROUNDING;
     const ways = this.ways.filter(({ over }) => over <= room);
-    const chosen = choose(ways, made.length, prices, task.unmadePenalty, costOf, most, states, stop);
+    const ended = () => stop() || this.all!.short;
+    const chosen = choose(ways, made.length, prices, task.unmadePenalty, costOf, most, states, ended);
     this.spent += (chosen?.states ?? states) / STATES_A_MS;
     return chosen;
   }
@@ -174,10 +214,27 @@ export class SheetExact {
     );
   }
 
+  /** Looks at all ways that are left; with those that a blade can cut more new sheets may be needed. */
+  private breakAll(best: SheetResult, stop: () => boolean): SheetResult | undefined {
+    const all = this.all!;
+    const more = this.ways.filter(({ looked }) => !looked);
+    for (const way of more.slice(0, LOOKS)) all.look(way);
+    if (more.length > LOOKS || all.short) return undefined;
+    this.broken = true;
+    this.phase = 'prices';
+    const { fewest } = this.prices;
+    const found = this.count(
+      this.ways.filter(({ least }) => least < Infinity),
+      best,
+      stop,
+    );
+    if (this.prices.fewest > fewest)
+      this.program!.limit(this.made.length + this.racks.length, { lower: this.prices.fewest, upper: Infinity });
+    return found;
+  }
   /** The fewest new sheets that hold all parts; a plan of so many, when one has been found. */
-  private count(best: SheetResult, stop: () => boolean): SheetResult | undefined {
+  private count(ways: readonly Way[], best: SheetResult, stop: () => boolean): SheetResult | undefined {
     const { task, made, racks } = this;
-    const ways = this.all!.list;
     const isNew = ({ source }: CutSheet) => !racks.includes(source);
     // Some best plan makes every part: each could have a new sheet for itself for less than its penalty.
     const singles = ways.filter(({ set, rack }) => rack === 0 && (set & (set - 1)) === 0);
@@ -188,7 +245,7 @@ export class SheetExact {
     if (!alone || !whole) return undefined;
     const areas = made.map((part) => areaOf(task, task.parts[part]!));
     const found = fewestNewSheets(ways, areas, racks.length, best.sheets.filter(isNew).length, stop);
-    this.prices = { ...this.prices, fewest: found.count };
+    this.prices = { ...this.prices, fewest: Math.max(this.prices.fewest, found.count) };
     const breaks = found.ways?.every((way) => this.all!.sheetOf(way));
     return breaks ? this.planOf(found.ways!) : undefined;
   }
@@ -222,10 +279,10 @@ export class SheetExact {
     if (this.closer && this.lookAtUsed(columns)) return;
     this.linear = perNew * fewest;
     for (const [at, price] of each.entries()) this.linear += at < made.length ? price : Math.min(0, price);
-    this.bound = best.cost - cost + this.linear - ROUNDING * made.length;
+    this.bound = Math.min(best.cost, best.cost - cost + this.linear - ROUNDING * made.length);
     const room = cost - this.linear + ROUNDING;
     this.ways = all.list.filter(({ over }) => over <= room);
-    this.phase = this.closer ? 'plan' : 'soon';
+    this.phase = !this.closer ? 'soon' : this.broken ? 'plan' : 'strips';
   }
   /** Ways that cost less than their prices join, those that lack most first. */
   private joinLacking(): boolean {
@@ -236,10 +293,10 @@ export class SheetExact {
       if (worst >= -ROUNDING) return false;
       const half = worst / 2;
       const lacking = all.list.filter(({ over }) => over <= half).sort((a, b) => a.over - b.over);
-      let joined = 0;
+      let [joined, looks] = [0, 0];
       for (const way of lacking) {
         if (joined === JOINING) break;
-        if (this.closer) all.look(way);
+        if (this.closer && !way.looked && (looks += 1) < LOOKS) all.look(way);
         if (way.over > half) continue;
         this.join(way);
         joined += 1;
@@ -255,10 +312,11 @@ export class SheetExact {
       const least = this.all!.leastOf(column.way);
       if (least === column.cost) continue;
       column.cost = least;
-      this.program!.price(this.made.length + at, least);
+      // One that cannot be cut costs no less than to leave all parts unmade.
+      this.program!.price(this.made.length + at, Math.min(least, this.made.length * this.task.unmadePenalty));
       dearer = true;
     }
-    return dearer;
+    return dearer || this.all!.short;
   }
   private join(way: Way): void {
     const { set, rack } = way;

@@ -31,7 +31,7 @@ const MOST_KNOWN = 300;
 /** What finds the best plan and proves it comes before the search for a good one. */
 const EXACT_SHARE = 3;
 /** Where not every strip comes off, it proves little. */
-const BRITTLE_SHARE = 0.5;
+const BRITTLE_SHARE = 1;
 /** Work on the bound for the work of the search; less while the exact way is still open, which proves more. */
 const BOUND_SHARE: Record<Part, number> = { whole: 0.35, plan: 0, bound: 2.5 };
 const WHILE_EXACT = 0.4;

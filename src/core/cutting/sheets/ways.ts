@@ -5,6 +5,7 @@
  */
 import type { Choosable } from './choice';
 import { Rests } from './rests';
+import { Strips } from './strips';
 import { type SubsetLimits, Subsets, lowest } from './subsets';
 import { type CutSheet, type SheetResult, type SheetTask, type Tree, areaOf, breakable, cutSheet } from './task';
 
@@ -42,8 +43,15 @@ export function assemble(task: SheetTask, sheets: readonly CutSheet[]): SheetRes
   return { sheets: all, unmade, cost: NaN };
 }
 
+/** Ways to arrange a set that are looked at for the cheapest. */
+const MOST_TREES = 24;
+/** Pairs looked at for strips, for the points of sets. */
+const STRIPS_SHARE = 0.5;
+
 export class Ways {
   private readonly subsets: Subsets;
+  /** Where a blade must be able to break each strip off. */
+  private readonly strips: Strips | undefined;
   private readonly rests: Rests;
   private readonly areas: readonly number[];
   /** What can be bought, one source of each kind. */
@@ -62,6 +70,7 @@ export class Ways {
     const sizes = [...made.map((part) => ({ ...task.parts[part]!, turn: task.rotate })), offcut];
     this.subsets = new Subsets(task, sizes, limits);
     this.rests = new Rests(task, this.subsets, sizes);
+    if (task.minBreak > 0 && task.kerf === 0) this.strips = new Strips(task, sizes, STRIPS_SHARE * limits.work);
     this.areas = made.map((part) => areaOf(task, task.parts[part]!));
     const kinds = new Map<string, number>();
     for (const [index, source] of task.sources.entries())
@@ -115,21 +124,49 @@ export class Ways {
     return open - rate * Math.max(0, left);
   }
 
-  /** Looks at a way closer: what it really costs, where no blade is in the way; and on which source it is bought. */
+  /** Looks at a way closer: what it really costs, Infinity where no blade can cut it; and on which source it is bought. */
   look(way: Way): void {
-    if (way.looked) return;
+    if (way.looked || this.short) return;
     way.looked = true;
-    const { task, rests } = this;
+    const { task, rests, strips } = this;
     let least = Infinity;
     for (const source of this.sourcesOf(way)) {
       const { w, h, open, rate } = task.sources[source]!;
-      const cost = rests.able ? open - rate * rests.atMost(way.set, w, h) : this.atLeast(way.set, source);
+      const can = this.breaks(way.set, w, h);
+      if (can === false) continue;
+      let cost = rests.able ? open - rate * rests.atMost(way.set, w, h) : this.atLeast(way.set, source);
+      const keeps = !strips || cost === open || strips.within(way.set | (1 << this.made.length), w, h);
+      if (keeps === false) cost = open;
+      way.looked &&= can !== undefined && keeps !== undefined;
       if (cost >= least) continue;
       least = cost;
       way.source = source;
     }
     way.over += least - way.least;
     way.least = least;
+  }
+
+  /** Whether a blade can cut a set from w × h; undefined when that is not known yet. */
+  private breaks(set: number, w: number, h: number): boolean | undefined {
+    const { strips, task } = this;
+    if (!strips) return true;
+    // Most sets come apart as they would if no strip were too narrow.
+    const leaf = (): Tree => ({ kind: 'left' });
+    return this.tight(set, w, h, leaf).some((tree) => breakable(task, tree, w, h)) || strips.within(set, w, h);
+  }
+  /** Trees of the smallest pieces that a set can be cut from. */
+  private tight(set: number, w: number, h: number, leaf: (index: number, rotated: boolean) => Tree): Tree[] {
+    const { subsets } = this;
+    const within = subsets.sizesOf(set).filter((size) => size.w <= w && size.h <= h);
+    return within.flatMap((size) => (['x', 'y'] as const).map((axis) => subsets.tree(set, w, h, size, axis, leaf)));
+  }
+  /** Lets what comes next look at so much of how strips come off. */
+  allow(pairs: number): void {
+    this.strips?.allow(pairs);
+  }
+  /** Not all that was asked since could be looked at. */
+  get short(): boolean {
+    return this.strips?.short ?? false;
   }
 
   leastOf(way: Way): number {
@@ -139,6 +176,7 @@ export class Ways {
   /** What the best tree known for a way costs; Infinity when a blade can make none. */
   costOf(way: Way): number {
     this.look(way);
+    if (way.least === Infinity || !way.looked) return Infinity;
     return (way.cost ??= this.priceOf(way));
   }
 
@@ -167,7 +205,7 @@ export class Ways {
   /** The cheapest tree known for a way, if a blade can make one. */
   sheetOf(way: Way): CutSheet | undefined {
     this.look(way);
-    const { task, made, subsets, rests } = this;
+    const { task, made, rests, strips } = this;
     const { set, source } = way;
     const { w, h } = task.sources[source]!;
     const leaf = (index: number, rotated: boolean): Tree => ({ kind: 'part', part: made[index]!, rotated });
@@ -176,14 +214,14 @@ export class Ways {
       if (task.minBreak === 0 || breakable(task, tree, w, h)) return cutSheet(task, source, tree);
     }
     let best: CutSheet | undefined;
-    for (const size of subsets.sizesOf(set)) {
-      if (size.w > w || size.h > h) continue;
-      for (const axis of ['x', 'y'] as const) {
-        const tree = subsets.tree(set, w, h, size, axis, leaf);
-        if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
-        const one = cutSheet(task, source, tree);
-        if (!best || one.cost < best.cost) best = one;
-      }
+    for (const tree of [
+      ...this.tight(set, w, h, leaf),
+      ...(strips?.trees(set, w, h, MOST_TREES, leaf) ?? []),
+      ...(strips?.trees(set | (1 << made.length), w, h, MOST_TREES, leaf) ?? []),
+    ]) {
+      if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
+      const one = cutSheet(task, source, tree);
+      if (!best || one.cost < best.cost) best = one;
     }
     return best;
   }
