@@ -18,8 +18,8 @@ export const smallSheet = (random: Random, parts: number, minBreak = 0, w = 20, 
     })),
   });
 
-/** The most that useful offcuts take beside a set of parts, by every cut there is; −∞ when they do not fit. */
-export function everyCut(request: SheetsRequest): (set: number) => number {
+/** The most that useful offcuts take beside a set of parts on w × h, by every cut there is; −∞ when they do not fit. */
+export function everyCut(request: SheetsRequest): (set: number, w?: number, h?: number) => number {
   const {
     kerf,
     minOffcut,
@@ -51,7 +51,7 @@ export function everyCut(request: SheetsRequest): (set: number) => number {
     known.set(key, best);
     return best;
   };
-  return (set) => most(stock[0]!.w, stock[0]!.h, set);
+  return (set, w = stock[0]!.w, h = stock[0]!.h) => most(w, h, set);
 }
 /** The same for all parts. */
 export const byEveryCut = (request: SheetsRequest): number => everyCut(request)(2 ** request.parts.length - 1);

@@ -7,8 +7,10 @@ import { randomFrom } from '@/core/cutting/random';
 import { sheetsSchema } from '@/core/cutting/request';
 import { SheetBound, countingTask } from '@/core/cutting/sheets/bound';
 import { checkSheets } from '@/core/cutting/sheets/check';
+import { choose } from '@/core/cutting/sheets/choice';
 import { SheetExact } from '@/core/cutting/sheets/exact';
 import { fewestNewSheets } from '@/core/cutting/sheets/fewest';
+import { chooseWhole } from '@/core/cutting/sheets/integer';
 import { cellsOf } from '@/core/cutting/sheets/scale';
 import { SheetSearch } from '@/core/cutting/sheets/search';
 import { Subsets } from '@/core/cutting/sheets/subsets';
@@ -188,11 +190,12 @@ describe('Sets of few parts', () => {
     expect(whole).toBeLessThan(rounds - 5);
   });
 
+  const within = (set: number) => [...Array(64).keys()].filter((part) => part > 0 && (part & set) === part);
+
   it('need as many new sheets as trying every choice of them says, whatever lies on the rack', () => {
     const random = randomFrom(21);
     const all = 0b11111;
     const bits = [0, 1, 2, 3, 4];
-    const within = (set: number) => [...Array(all).keys()].map((at) => at + 1).filter((part) => (part & set) === part);
     let saved = 0;
     for (let round = 0; round < 300; round += 1) {
       const racks = 1 + random.below(2);
@@ -225,6 +228,41 @@ describe('Sets of few parts', () => {
     // Areas that add up to a hair more than they are: what one sheet leaves just goes on the piece of the rack.
     const just = [0b001, 0b010, 0b100].map((set) => ({ set, rack: 0 })).concat({ set: 0b110, rack: 1 });
     expect(fewestNewSheets(just, [0.6, 0.4, 0.3], 1, 3, never).count).toBe(1);
+  });
+
+  it('are chosen for as little by an integer program as remainder by remainder', () => {
+    const random = randomFrom(64);
+    let made = 0;
+    for (let round = 0; round < 60; round += 1) {
+      const [parts, racks] = [6, 2];
+      // What can be cut can be cut without some of its parts.
+      const ways = Array.from({ length: 8 }, () => {
+        const rack = random.below(3) === 0 ? 1 << random.below(racks) : 0;
+        const all = 1 + random.below(2 ** parts - 1);
+        const over = 1e5 * (1 + random.below(9));
+        return within(all).map((set) => ({ set, rack, over }));
+      }).flat();
+      const prices = { each: new Float64Array(parts + racks), fewest: 0, perNew: 0 };
+      const costOf = ({ over }: { over: number }) => over;
+      const [most, penalty] = [7e5, 4e5];
+      const one = choose(ways, parts, prices, penalty, costOf, most, Infinity, never)!;
+      const limits = { seconds: Infinity, nodes: 1e6, cutoff: most, stop: never };
+      const other = chooseWhole(solver, ways, { parts, racks, fewest: 0 }, penalty, costOf, limits);
+      const told = JSON.stringify(ways);
+      expect(other.bound, told).toBeLessThanOrEqual(one.cost);
+      expect(other.bound, told).toBeGreaterThan(one.cost - 100);
+      expect(other.ways === undefined, told).toBe(one.ways === undefined);
+      if (!other.ways) continue;
+      made += 1;
+      const left = other.ways.reduce((sum, { set }) => sum & ~set, 2 ** parts - 1);
+      const unmade = Array.from({ length: parts }, (_, bit) => (left >> bit) & 1).reduce((sum, bit) => sum + bit, 0);
+      expect(
+        other.ways.reduce((sum, { over }) => sum + over, unmade * penalty),
+        told,
+      ).toBe(one.cost);
+    }
+    expect(made).toBeGreaterThan(15);
+    expect(made).toBeLessThan(55);
   });
 
   it('prove no more than is true, and give plans', () => {

@@ -102,6 +102,7 @@ export interface IntegerAnswer {
   readonly proven: boolean;
 }
 export interface IntegerLimits {
+  /** Infinity where nodes alone end it. */
   readonly seconds: number;
   readonly nodes: number;
   /** Only solutions that cost less than this are wanted; what costs more is not told. */
@@ -137,7 +138,7 @@ export function minimise(solver: Solver, { columns, rows }: IntegerProgram, limi
   try {
     model.options.set({
       output_flag: false,
-      time_limit: limits.seconds,
+      ...(Number.isFinite(limits.seconds) ? { time_limit: limits.seconds } : {}),
       mip_max_nodes: limits.nodes,
       mip_rel_gap: 0,
       mip_abs_gap: 1e-6,
