@@ -18,6 +18,7 @@ const STATUS: Record<string, number> = {
   'too-many': 429,
   'order-unknown': 404,
   'topic-unknown': 404,
+  'path-unknown': 404,
   'job-unknown': 404,
   'ticket-unknown': 404,
   'order-stale': 409,

@@ -14,6 +14,7 @@ import { parseLength, splitSize } from '@/core/units/parse-length';
 import type { Unit } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
 import { sayCaution, sayIssue, sayWayOut } from '@/words/issues';
+import { foundRow } from '@/db/queries/orders';
 import { schemaIssues } from './door';
 import type { Books } from './house';
 
@@ -238,6 +239,25 @@ function describe(): unknown {
           summary: 'What lies on the rack',
           responses: {
             200: { description: 'The pieces', content: json(z.object({ pieces: z.array(z.unknown()) }), 'output') },
+            401: refused,
+          },
+        },
+      },
+      '/api/v1/orders': {
+        ...post(
+          'Quote an order, or change a quote; lengths in 1/320 mm',
+          commands['save-quote'].payload,
+          z.object({ number: z.int(), revision: z.int() }),
+          [],
+        ),
+        get: {
+          summary: 'Orders with what is agreed and paid, in the smallest coin',
+          parameters: [
+            query('text', 'a name, phone or number', { type: 'string' }),
+            query('in', 'open: only those accepted and not handed over', { enum: ['open', 'all'] }),
+          ],
+          responses: {
+            200: { description: 'The orders', content: json(z.object({ orders: z.array(foundRow) }), 'output') },
             401: refused,
           },
         },

@@ -130,6 +130,11 @@ export async function boardView(house: House): Promise<BoardView> {
   };
 }
 
+/** Which orders are looked among. */
+export const ORDER_STATES = {
+  open: ['accepted'],
+  all: ['quoted', 'accepted', 'handed-over', 'cancelled'],
+} as const;
 export const findOrdersView = (house: House, text: string, states: readonly string[]): Promise<FoundView[]> =>
   findOrders(house.db, text.slice(0, 80), states);
 export const findCustomersView = (house: House, text: string): Promise<CustomerView[]> =>

@@ -81,6 +81,7 @@ const DESIGN: Record<string, Sentence> = {
   'number-wrong': ({ f }) => `“${f.typed}” is not a number. Expected something like 2.5.`,
   'caution-unknown': ({ f }) => `There is no caution “${f.code}”.`,
   'topic-unknown': ({ f }) => `There is no sum “${f.topic}”.`,
+  'path-unknown': ({ f }) => `There is nothing at ${f.path}. What there is stands in /api/v1/openapi.json.`,
   'reveals-take-border': () => 'The reveals take the whole border: nothing is left of the top mat.',
   'ends-differ': ({ len }) =>
     `The two ends differ by more than half (${len('first')} and ${len('second')}). Measure again.`,

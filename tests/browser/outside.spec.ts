@@ -54,6 +54,7 @@ test('nothing but sign-in is shown or done without a session', async ({ page, re
     '/api/orders/2424',
     '/papers/quote/2424',
     '/api/v1/export/mouldings.csv',
+    '/api/v1/orders',
     '/api/live',
   ])
     expect((await request.get(path)).status()).toBe(401);
@@ -114,6 +115,44 @@ test('the open interface works the example out, with its working, and describes 
   const many = await request.post('/api/v1/work-out', { data: { designs: [DESIGN, DESIGN, { build: 'tent' }] } });
   const { results } = await many.json();
   expect([results.length, results[1].price.total, results[2].issues[0].path]).toEqual([3, 18684, 'build']);
+});
+
+test('orders are found and quoted from outside by who has signed in, and no path is answered with a page', async ({
+  page,
+}) => {
+  await signIn(page);
+  const { request } = page;
+  const found = await (await request.get('/api/v1/orders?text=2424')).json();
+  expect(found.orders).toHaveLength(1);
+  const { customer, promised } = found.orders[0];
+  expect(await (await request.get(`/api/v1/orders?in=open&text=${encodeURIComponent(customer)}`)).json()).toMatchObject(
+    {
+      orders: expect.arrayContaining([expect.objectContaining({ number: 2424, state: 'accepted', promised })]),
+    },
+  );
+
+  const order = await (await request.get('/api/orders/2424')).json();
+  const again = {
+    orderId: crypto.randomUUID(),
+    revision: null,
+    customerId: order.customer.id,
+    promised,
+    pieces: [{ id: crypto.randomUUID(), design: order.pieces[0].design }],
+  };
+  const quoted = await request.post('/api/v1/orders', { data: again });
+  expect(quoted.status(), await quoted.text()).toBe(200);
+  const { number } = await quoted.json();
+  const both = await (await request.get(`/api/v1/orders?text=${number}`)).json();
+  expect(both.orders).toMatchObject([{ number, customer, state: 'quoted' }]);
+
+  const refused = await request.post('/api/v1/orders', { data: { ...again, orderId: 'x', pieces: [] } });
+  expect(refused.status()).toBe(400);
+  expect((await refused.json()).issues.map(({ path }: { path: string }) => path).sort()).toEqual(['orderId', 'pieces']);
+  for (const path of ['/api/v1/nothing', '/api/v1/cut-plans/planks']) {
+    const answer = await request.post(path, { data: {} });
+    expect([answer.status(), answer.headers()['content-type']]).toEqual([404, 'application/problem+json']);
+    expect((await answer.json()).issues[0]).toMatchObject({ code: 'path-unknown', figures: { path } });
+  }
 });
 
 test.describe('hostile bodies get problem details with a path, and the server stays up', () => {

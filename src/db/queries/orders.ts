@@ -215,7 +215,7 @@ export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: string) =>
 export const setCard = (tx: Tx, id: string, state: string) =>
   tx.query('UPDATE card_request SET state = $2 WHERE id = $1', [id, state]);
 
-const foundRow = z.object({
+export const foundRow = z.object({
   number: z.int(),
   state: z.string(),
   promised: z.string(),

@@ -1,11 +1,6 @@
 import type { NextRequest } from 'next/server';
 import { signedIn } from '@/server/http';
-import { findCustomersView, findOrdersView } from '@/server/views';
-
-const STATES: Record<string, readonly string[]> = {
-  open: ['accepted'],
-  all: ['quoted', 'accepted', 'handed-over', 'cancelled'],
-};
+import { findCustomersView, findOrdersView, ORDER_STATES } from '@/server/views';
 
 /** Finds customers (`what=customers`) or orders by name, phone or number. */
 export async function GET(request: NextRequest): Promise<Response> {
@@ -14,5 +9,7 @@ export async function GET(request: NextRequest): Promise<Response> {
   const { searchParams } = request.nextUrl;
   const text = searchParams.get('text') ?? '';
   if (searchParams.get('what') === 'customers') return Response.json(await findCustomersView(who.house, text));
-  return Response.json(await findOrdersView(who.house, text, STATES[searchParams.get('in') ?? 'all'] ?? STATES.all!));
+  return Response.json(
+    await findOrdersView(who.house, text, searchParams.get('in') === 'open' ? ORDER_STATES.open : ORDER_STATES.all),
+  );
 }

@@ -19,7 +19,8 @@ function whole(text: string | null, most: number): number | undefined {
 /** One plan of many frames or parts; with `Accept: text/event-stream` each better plan as it is found. */
 export async function POST(request: NextRequest, { params }: { params: Promise<{ kind: string }> }): Promise<Response> {
   const kind = (await params).kind as CutKind;
-  if (!CUT_KINDS.includes(kind)) return problem([issue('topic-unknown', { topic: kind.slice(0, 40) })]);
+  if (!CUT_KINDS.includes(kind))
+    return problem([issue('path-unknown', { path: `/api/v1/cut-plans/${kind.slice(0, 40)}` })]);
   const asked = await openRequest(request, LARGEST);
   if ('refusal' in asked) return asked.refusal;
   const { searchParams } = request.nextUrl;
