@@ -37,6 +37,7 @@ const LENGTHS: Record<string, Sentence> = {
     `Two numbers stand side by side at “${f.read}”. Write a fraction such as 10 3/8, or a + between them.`,
   'length-two-units': ({ f }) => `There is one unit too many at “${f.read}”.`,
   'length-improper': ({ f }) => `After a whole number the fraction must be less than one; ${f.read} is not.`,
+  'length-inches-many': ({ f }) => `After feet come fewer than 12 inches; ${f.read} are not.`,
   'length-over-zero': () => 'Something is divided by zero here.',
   'length-product': () => 'A length times a length is an area. A length was expected.',
   'length-divided': () => 'A length can be divided by a number, not by a length.',

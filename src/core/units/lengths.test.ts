@@ -58,6 +58,7 @@ describe('reading lengths', () => {
     ["2' - 1 1/2", '22 1/2 in'],
     ['2*(3 1/4 in + 1)', '8 1/2 in'],
     ['7/8', '7/8 in'],
+    ['1\' 11 7/8"', '23 7/8 in'],
     ['9/8', '1 1/8 in'],
     ['25.4 mm + 1', '2 in'],
     ['-1/2 + 3', '2 1/2 in'],
@@ -67,6 +68,8 @@ describe('reading lengths', () => {
   it.each([
     ['', 'length-empty'],
     ['10 9/8', 'length-improper'],
+    ['12 ft 99', 'length-inches-many'],
+    ['1\' 12"', 'length-inches-many'],
     ['2 in * 3 in', 'length-product'],
     ['4 / 2 in', 'length-divided'],
     ['4 in / 0', 'length-over-zero'],

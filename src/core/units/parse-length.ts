@@ -210,6 +210,7 @@ class Reader {
       if (inch.units !== UNITS_PER_INCH) refuse('length-two-units', { read: inch.text });
       this.at += 1;
     }
+    if (then.value.n >= 12n * then.value.d) refuse('length-inches-many', { read: then.text });
     return { kind: 'length', value: add(measured.value, mul(then.value, rational(UNITS_PER_INCH))) };
   }
 
