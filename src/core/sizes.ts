@@ -1,6 +1,6 @@
 /** Every size of a piece that was laid up, as screens, papers and the open interface show them. Source: handbook, sizes. */
 import type { Figure, Frame, Job, Laid, Matted } from './builds/build';
-import { cutInto } from './builds/lay-up';
+import { cutInto } from './builds/matting';
 import { type Issue, issue } from './issue';
 import { type Length, type Sides, type Size, halve, length, minus, plus } from './units/length';
 

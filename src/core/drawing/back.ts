@@ -1,9 +1,8 @@
 /** The back: rings, the wire as it hangs on its hook, and the distance from its peak to the top edge. */
 import type { WorkedOut } from '../work-out';
 import { toMm } from '../units/length';
-import { type Scene, type Shape, rectangle } from './scene';
+import { INK, type Scene, type Shape, rectangle } from './scene';
 
-const INK = '#20272b';
 const NEXT = '#0e6a5e';
 
 export function backScene({ sizes, hanging }: WorkedOut): Scene {

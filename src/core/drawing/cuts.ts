@@ -1,12 +1,11 @@
 /** Sticks and sheets as they are cut, to scale in millimetres: what is cut, where a dent is, what is left and what is lost. */
 import type { PlannedBar, PlannedSheet } from '../cutting/request';
-import { type Scene, type Shape, rectangle } from './scene';
+import { INK, type Scene, type Shape, rectangle } from './scene';
 
 const PARTS = '#efe6d2';
 const KEPT = '#ddebe6';
 const LOST = '#d8d1c2';
 const DENT = '#9e3226';
-const INK = '#20272b';
 const NEXT = '#0e6a5e';
 
 export interface BarFacts {

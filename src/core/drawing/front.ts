@@ -1,15 +1,15 @@
 /** The piece framed, seen from the front, to scale: wall shadow, mitred legs with shading, bevels, lip shadow, dimensions. */
 import type { BuildCode } from '../builds';
-import type { PieceKind } from '../design/design';
 import type { Moulding } from '../materials';
 import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
 import type { WorkedOut } from '../work-out';
 import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
 import { slope } from './profile';
 import { type Point, type Scene, type Shape, rectangle, shade } from './scene';
+import { artwork } from './artwork';
+import { dimensions } from './dimensions';
 
 const BANDS = 12;
-const INK = '#20272b';
 
 /** The four sides of a mitred band between two insets, with the light from the upper left. */
 function band(w: number, h: number, from: number, to: number): { points: Point[]; light: number }[] {
@@ -90,126 +90,6 @@ function mitred(x: number, y: number, w: number, h: number, face: number, mouldi
     },
   ];
   return [...bands, ...mitres, ...edges].map((shape) => move(shape, x, y));
-}
-
-const PAPER: Readonly<Record<PieceKind, readonly [paper: string, mark: string, accent: string]>> = {
-  print: ['#efe7d2', '#3d5a66', '#c9b487'],
-  poster: ['#e9dfc6', '#8b3a2b', '#d7a53f'],
-  photograph: ['#8d9396', '#3c4245', '#c8cccd'],
-  certificate: ['#f6f1e2', '#5c6063', '#b79b52'],
-  chart: ['#efe7d2', '#3d5a66', '#c9b487'],
-  drawing: ['#f1ecdf', '#55595b', '#a9a79d'],
-  pastel: ['#d9cdb9', '#a8664f', '#7d93a6'],
-  charcoal: ['#e6e0d4', '#2f3133', '#8c8a85'],
-  watercolour: ['#f0eadb', '#5a8199', '#9db59a'],
-  painting: ['#b9a782', '#44616b', '#a0592f'],
-  textile: ['#cfc3a8', '#6b4e3d', '#94816a'],
-  chalk: ['#4b5350', '#e8e4d8', '#c2a27c'],
-  needlework: ['#e4dcc8', '#7a3f3c', '#5f7358'],
-  canvas: ['#b9a782', '#44616b', '#a0592f'],
-  panel: ['#a9966f', '#3f5a50', '#8c5a34'],
-  object: ['#00000000', '#7c6640', '#b89a5c'],
-  garment: ['#00000000', '#33505c', '#e3d9c2'],
-  mirror: ['#d5dfe2', '#f4f8f9', '#b4c3c8'],
-};
-
-/** A shirt laid flat, its sleeves to the sides. */
-function shirt(at: (u: number, v: number) => Point, cloth: string, collar: string): Shape[] {
-  const outlineOf = [
-    [0.36, 0.08],
-    [0.64, 0.08],
-    [0.98, 0.24],
-    [0.9, 0.42],
-    [0.76, 0.36],
-    [0.76, 0.96],
-    [0.24, 0.96],
-    [0.24, 0.36],
-    [0.1, 0.42],
-    [0.02, 0.24],
-  ] as const;
-  const neck = [
-    [0.38, 0.08],
-    [0.44, 0.18],
-    [0.56, 0.18],
-    [0.62, 0.08],
-  ] as const;
-  const band = [
-    [0.24, 0.5],
-    [0.76, 0.5],
-    [0.76, 0.6],
-    [0.24, 0.6],
-  ] as const;
-  return [
-    { kind: 'area', points: outlineOf.map(([u, v]) => at(u, v)), fill: cloth, line: shade(cloth, -0.4) },
-    { kind: 'area', points: neck.map(([u, v]) => at(u, v)), fill: collar, line: shade(cloth, -0.4) },
-    { kind: 'area', points: band.map(([u, v]) => at(u, v)), fill: collar },
-  ];
-}
-
-/** A ship's compass with its shadow: an object that stands off the floor of its box. */
-function compass(at: (u: number, v: number) => Point, w: number, h: number, brass: string, dial: string): Shape[] {
-  const ring = (radius: number, dx = 0): Point[] =>
-    Array.from({ length: 40 }, (_, k) => {
-      const angle = (k / 40) * 2 * Math.PI;
-      const [x, y] = at(0.5, 0.5);
-      const r = (Math.min(w, h) / 2) * radius;
-      return [x + dx + r * Math.cos(angle), y + dx + r * Math.sin(angle)];
-    });
-  return [
-    { kind: 'area', points: ring(0.98, Math.min(w, h) * 0.05), fill: '#20272b30' },
-    { kind: 'area', points: ring(0.98), fill: brass, line: shade(brass, -0.5) },
-    { kind: 'area', points: ring(0.78), fill: '#f3ecd9', line: shade(brass, -0.5) },
-    {
-      kind: 'area',
-      points: [at(0.5, 0.18), at(0.55, 0.5), at(0.5, 0.82), at(0.45, 0.5)],
-      fill: dial,
-      line: shade(dial, -0.4),
-    },
-  ];
-}
-
-/** An invented picture that fills the window: a shore and the lines of the water, or what the piece is. */
-function artwork(kind: PieceKind, x: number, y: number, w: number, h: number): Shape[] {
-  const [paper, mark, accent] = PAPER[w > 5 * h ? 'certificate' : kind];
-  const ground: Shape = { kind: 'area', points: rectangle(x, y, w, h), fill: paper };
-  const at = (u: number, v: number): Point => [x + u * w, y + v * h];
-  if (w > 5 * h) return [ground, { kind: 'line', points: [at(0.3, 0.5), at(0.7, 0.5)], line: mark, width: 1.6 }];
-  if (kind === 'garment') return shirt(at, mark, accent);
-  if (kind === 'object') return compass(at, w, h, accent, mark);
-  if (kind === 'mirror') {
-    const glints = [0.2, 0.28, 0.62].map((u): Shape => ({
-      kind: 'line',
-      points: [at(u, 0.12), at(u - 0.16, 0.42)],
-      line: mark,
-      width: 1.2,
-    }));
-    return [ground, ...glints];
-  }
-  if (kind === 'certificate') {
-    const rules = [0.3, 0.42, 0.5, 0.58, 0.66].map((v, k): Shape => {
-      const half = k === 0 ? 0.26 : 0.34 - 0.02 * k;
-      return { kind: 'line', points: [at(0.5 - half, v), at(0.5 + half, v)], line: mark, width: k === 0 ? 2 : 0.8 };
-    });
-    return [ground, ...rules, { kind: 'dot', at: at(0.5, 0.82), radius: Math.min(w, h) * 0.05, fill: accent }];
-  }
-  const shore = [
-    [0.56, 0],
-    [0.52, 0.1],
-    [0.6, 0.18],
-    [0.71, 0.22],
-    [0.84, 0.2],
-    [0.93, 0.26],
-    [1, 0.24],
-    [1, 0],
-  ] as const;
-  const lines = Array.from({ length: 9 }, (_, row): Shape => {
-    const points = Array.from({ length: 25 }, (_, k): Point => {
-      const u = k / 24;
-      return at(u, 0.3 + row * 0.068 + 0.018 * Math.sin(u * 9 + row * 0.8) + 0.014 * Math.cos(u * 17 - row) - 0.02 * u);
-    });
-    return { kind: 'line', points, line: mark, width: 0.5 };
-  });
-  return [ground, { kind: 'area', points: shore.map(([u, v]) => at(u, v)), fill: accent }, ...lines];
 }
 
 /** An area with holes, as one outline that runs in to each hole and back. */
@@ -309,73 +189,6 @@ function sides({ sizes }: WorkedOut, { x, y, w, h }: Box): Shape[] {
   return band(w, h, 0, deep).map(({ points, light }) =>
     move({ kind: 'area', points, fill: shade('#e6dcc4', 0.1 * light - 0.08), line: '#b9b19f' }, x, y),
   );
-}
-
-/** A dimension line with mitre ticks; `at` is how far outside the frame it stands. */
-function dimensions(outside: Size, at: number): Shape[] {
-  const [w, h] = [toMm(outside.w), toMm(outside.h)];
-  const tick = at * 0.14;
-  const across: Shape[] = [
-    {
-      kind: 'line',
-      points: [
-        [0, h + at],
-        [w, h + at],
-      ],
-      line: INK,
-      width: 0.35,
-    },
-    {
-      kind: 'line',
-      points: [
-        [-tick, h + at + tick],
-        [tick, h + at - tick],
-      ],
-      line: INK,
-      width: 0.6,
-    },
-    {
-      kind: 'line',
-      points: [
-        [w - tick, h + at + tick],
-        [w + tick, h + at - tick],
-      ],
-      line: INK,
-      width: 0.6,
-    },
-    { kind: 'length', at: [w / 2, h + at], value: outside.w, anchor: 'middle' },
-  ];
-  const up: Shape[] = [
-    {
-      kind: 'line',
-      points: [
-        [-at, 0],
-        [-at, h],
-      ],
-      line: INK,
-      width: 0.35,
-    },
-    {
-      kind: 'line',
-      points: [
-        [-at - tick, tick],
-        [-at + tick, -tick],
-      ],
-      line: INK,
-      width: 0.6,
-    },
-    {
-      kind: 'line',
-      points: [
-        [-at - tick, h + tick],
-        [-at + tick, h - tick],
-      ],
-      line: INK,
-      width: 0.6,
-    },
-    { kind: 'length', at: [-at, h / 2], value: outside.h, anchor: 'middle' },
-  ];
-  return [...across, ...up];
 }
 
 const move = (shape: Shape, dx: number, dy: number): Shape =>

@@ -4,6 +4,9 @@
  */
 import type { Length } from '../units/length';
 
+/** The colour of outlines and figures. */
+export const INK = '#20272b';
+
 export type Point = readonly [x: number, y: number];
 export type Shape =
   | {

@@ -2,9 +2,8 @@
 import { type WorkedOut } from '../work-out';
 import { type Size, toMm } from '../units/length';
 import { fall } from './profile';
-import { type Point, type Scene, type Shape, rectangle, shade } from './scene';
+import { INK, type Point, type Scene, type Shape, rectangle, shade } from './scene';
 
-const INK = '#20272b';
 const CAUTION = '#a4660b';
 
 /** The moulding that holds the package: a liner's where there is one. */

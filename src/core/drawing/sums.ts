@@ -1,8 +1,7 @@
 /** Small drawings of single sums, to scale, from the figures that were typed and worked out (millimetres by their keys). */
 import { length } from '../units/length';
-import { type Point, type Scene, type Shape, rectangle } from './scene';
+import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
 
-const INK = '#20272b';
 const WOOD = '#9a7b52';
 const PALE = '#d6bf92';
 const BOARD = '#f4ecdd';

@@ -2,7 +2,7 @@
  * What came out of the wood: the seat measured after joining re-sizes what is not cut yet. A difference beyond the
  * allowance is said, and nothing is re-sized by it unasked. Source: handbook, jobs, "As built".
  */
-import { cutInto } from '../builds/lay-up';
+import { cutInto } from '../builds/matting';
 import { type Seat, packageOfSeat } from '../sizing/match';
 import { type Length, type Size, length, minus, plus, size, smaller } from '../units/length';
 

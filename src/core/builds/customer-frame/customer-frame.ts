@@ -4,7 +4,8 @@ import { packageOfSeat } from '../../sizing/match';
 import { type Length, length, size } from '../../units/length';
 import { Notebook } from '../../working';
 import { type Job, build } from '../build';
-import { layered, matted, packageAs } from '../lay-up';
+import { layered, packageAs } from '../lay-up';
+import { matted } from '../matting';
 
 /** How a mat is fitted to the seat when nobody chose: heavier below where the frame lets it, else centred. */
 function usualFit(job: Job, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {

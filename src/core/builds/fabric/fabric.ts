@@ -4,18 +4,10 @@ import { type Length, type Size, grow, inches, length, mm, plus, size, times } f
 import type { Notebook } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import {
-  backingLayer,
-  glazingLayer,
-  matLayersOf,
-  matted,
-  packageAs,
-  pieceLayer,
-  rabbeted,
-  sheetKg,
-  spaced,
-  within,
-} from '../lay-up';
+import { packageAs, rabbeted, spaced, within } from '../lay-up';
+import { sheetKg } from '../layers';
+import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
+import { matted } from '../matting';
 
 /** The cloth to cut: wrapped on all sides, or flush at top and bottom when it is loosely laid. */
 export function clothFor(board: Size, wrap: Length, loosely: boolean, book: Notebook): Size {

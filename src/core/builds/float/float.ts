@@ -6,17 +6,9 @@ import { type Length, type Size, grow, inches, mm, plus, times } from '../../uni
 import type { Notebook } from '../../working';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
-import {
-  backingLayer,
-  glazingLayer,
-  layered,
-  packageAs,
-  pieceLayer,
-  rabbeted,
-  sheetKg,
-  spaced,
-  within,
-} from '../lay-up';
+import { layered, packageAs, rabbeted, spaced, within } from '../lay-up';
+import { sheetKg } from '../layers';
+import { backingLayer, glazingLayer, pieceLayer } from '../layers';
 import { DENSITY } from '../../materials';
 
 export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));

@@ -9,7 +9,8 @@ import type { Notebook } from '../../working';
 import { screwFor, screwsOnSide } from '../../parts/screws';
 import { type Hardware, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece, pieceLayer } from '../lay-up';
+import { packageOfPiece } from '../lay-up';
+import { pieceLayer } from '../layers';
 
 export const insideOf = (piece: Size, gap: Length, book: Notebook): Size =>
   book.size('sizes.inside', 'inside', 'piece + 2 × gap', (key) => [

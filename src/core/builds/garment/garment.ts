@@ -4,18 +4,10 @@ import { type Length, type Size, UNITS_PER_MM, grow, inches, mm, plus, size, sma
 import type { Notebook } from '../../working';
 import { type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import {
-  backingLayer,
-  glazingLayer,
-  matLayersOf,
-  matted,
-  mountLayer,
-  packageAs,
-  pieceLayer,
-  rabbeted,
-  sheetKg,
-  spaced,
-} from '../lay-up';
+import { packageAs, rabbeted, spaced } from '../lay-up';
+import { sheetKg } from '../layers';
+import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from '../layers';
+import { matted } from '../matting';
 
 interface Cloth {
   readonly flatWidth: Length;

@@ -3,7 +3,9 @@ import { DENSITY } from '../../materials';
 import { grow, inches, length, mm, times } from '../../units/length';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
-import { glazingLayer, packageAs, pieceLayer, rabbeted, sheetKg, stripParts, usualStrip } from '../lay-up';
+import { packageAs, rabbeted, stripParts, usualStrip } from '../lay-up';
+import { sheetKg } from '../layers';
+import { glazingLayer, pieceLayer } from '../layers';
 
 export const glassSandwich = build({
   fields: {

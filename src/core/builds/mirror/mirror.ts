@@ -2,7 +2,9 @@
 import { DENSITY } from '../../materials';
 import { type Layer, build } from '../build';
 import { aLength } from '../fields';
-import { backingLayer, packageOfPiece, rabbeted, sheetKg } from '../lay-up';
+import { packageOfPiece, rabbeted } from '../lay-up';
+import { sheetKg } from '../layers';
+import { backingLayer } from '../layers';
 
 export const mirror = build({
   fields: { mirrorThickness: aLength({}) },

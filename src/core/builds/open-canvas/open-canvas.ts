@@ -3,7 +3,8 @@ import { type Length, inches, length, minus, mm } from '../../units/length';
 import type { Notebook } from '../../working';
 import { build } from '../build';
 import { aLength } from '../fields';
-import { packageOfPiece, pieceLayer, rabbeted } from '../lay-up';
+import { packageOfPiece, rabbeted } from '../lay-up';
+import { pieceLayer } from '../layers';
 
 /** How far the piece stands out behind the rabbet, and the clips that takes. */
 export function clipsFor(

@@ -7,7 +7,10 @@ import { type Length, type Size, grow, inches, minus, mm, plus, times } from '..
 import type { Notebook } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import { backingLayer, glazingLayer, matLayersOf, matted, packageAs, pieceLayer, rabbeted, sheetKg } from '../lay-up';
+import { packageAs, rabbeted } from '../lay-up';
+import { sheetKg } from '../layers';
+import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
+import { matted } from '../matting';
 
 interface Depths {
   readonly rabbetDepth: Length;

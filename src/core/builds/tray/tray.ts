@@ -7,7 +7,8 @@ import { type Length, type Size, inches, minus, mm, plus, size, times } from '..
 import type { Notebook } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece, pieceLayer } from '../lay-up';
+import { packageOfPiece } from '../lay-up';
+import { pieceLayer } from '../layers';
 
 export interface TraySizes {
   readonly inside: Size;

@@ -1,6 +1,7 @@
 /** Depth, weight, hanging, joining, fitting, screws and pins, and what surrounds a job. */
 import { z } from 'zod';
-import { canvasKg, sheetKg, squareMetres } from '../../builds/lay-up';
+import { sheetKg, squareMetres } from '../../builds/layers';
+import { canvasKg } from '../../builds/layers';
 import { firing } from '../../cautions/cautions';
 import { DENSITY } from '../../materials';
 import { hangingOf, hookOver, sawtooths } from '../../parts/hanging';

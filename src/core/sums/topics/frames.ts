@@ -1,6 +1,7 @@
 /** The size chain, legs, matching frames, frames in frames, polygons and the saw. */
 import { z } from 'zod';
-import { layered, mattedIssues } from '../../builds/lay-up';
+import { layered } from '../../builds/lay-up';
+import { mattedIssues } from '../../builds/matting';
 import { firing } from '../../cautions/cautions';
 import { newDesign } from '../../design/design';
 import { borderSides, fitted, fits, underLip } from '../../sizing/borders';
