@@ -8,7 +8,7 @@ import type { CommandName, Payload } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
 import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/route';
-import { priceOrder } from '@/core/pricing/price';
+import { priceOrder } from '@/core/pricing/order-price';
 import { type Shop, workOut } from '@/core/work-out';
 import { type Design, newDesign } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';

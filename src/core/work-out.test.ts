@@ -8,7 +8,7 @@ import { BUILD_CODES } from './builds';
 import type { Design } from './design/design';
 import { type History, apply, begin, change, redo, set, undo } from './design/edit';
 import { answerOf } from './open/answer';
-import { priceOrder } from './pricing/price';
+import { priceOrder } from './pricing/order-price';
 import { redoFrom } from './route/route';
 import { blocks, jobState, nextStep } from './route/state';
 import { type Unit, inches, length, mm, plus } from './units/length';

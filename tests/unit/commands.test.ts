@@ -7,7 +7,7 @@ import { CHECK_POINTS } from '@/core/route/route';
 import { newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
-import { priceOrder } from '@/core/pricing/price';
+import { priceOrder } from '@/core/pricing/order-price';
 import { workOut } from '@/core/work-out';
 import { settleCard } from '@/server/card';
 import { boardView, jobView, orderViewById } from '@/server/views';

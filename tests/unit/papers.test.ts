@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
 import type { JobView, OrderView } from '@/contract/views';
 import type { Design } from '@/core/design/design';
-import { priceOrder } from '@/core/pricing/price';
+import { priceOrder } from '@/core/pricing/order-price';
 import { inches } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
 import { Sheet } from '@/server/papers/sheet';

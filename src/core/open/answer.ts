@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import type { Figure } from '../builds/build';
 import type { PriceBook } from '../pricing/book';
-import { type PiecePrice, priceOrder } from '../pricing/price';
+import type { PiecePrice } from '../pricing/price-line';
+import { priceOrder } from '../pricing/order-price';
 import { STEP_RULES, type StepKey, needsOf } from '../route/route';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM } from '../units/length';
 import { lengthText } from '../units/format-length';

@@ -7,166 +7,26 @@ import type { Laid, Layer } from '../builds/build';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
 import type { Sizes } from '../sizes';
-import { type Length, type Size, UNITS_PER_INCH, UNITS_PER_MM, fitsEitherWay } from '../units/length';
+import { type Length, type Size, fitsEitherWay } from '../units/length';
+import { type Money, money, moneyFrom, sum } from '../units/money';
+import { compare, div, mul, mustDecimal, rational, toDecimal } from '../units/rational';
+import { ofMoney, ofNumber } from '../working';
+import type { Group, GroupRule, ItemRule, PriceBook } from './book';
+import { finish } from './finish';
 import {
-  type Ending,
-  type Money,
-  NOTHING,
-  depositOf,
-  money,
-  moneyFrom,
-  percentOf,
-  spread,
-  sum,
-  withEnding,
-} from '../units/money';
-import {
-  type Rational,
-  ceil,
-  compare,
-  div,
-  mul,
-  mustDecimal,
-  rational,
-  roundHalfUp,
-  sub,
-  toDecimal,
-} from '../units/rational';
-import { type Quantity, type Working, ofMoney, ofNumber } from '../working';
-import {
-  type Chart,
-  type Group,
-  type GroupRule,
-  type ItemRule,
-  type PriceBook,
-  TAX_GROUPS,
-  type TaxGroup,
-} from './book';
-
-export interface PriceLine {
-  readonly key: string;
-  /** What is counted, as text: `7.25 ft`, `55 min`. */
-  readonly quantity: string;
-  readonly amount: Money;
-  readonly taxGroup: TaxGroup;
-  readonly workings: readonly Working[];
-}
-export type Taxed = Readonly<Record<TaxGroup, Money>>;
-export interface PiecePrice {
-  readonly lines: readonly PriceLine[];
-  readonly subtotal: Money;
-  readonly quantityBreak: Money;
-  readonly rush: Money;
-  readonly discount: Money;
-  readonly rounding: Money;
-  /** The piece before tax (or with it, when tax is contained). */
-  readonly price: Money;
-  /** The price by tax group; adds up to `price`. */
-  readonly taxed: Taxed;
-  /** Names of materials that have no cost in the books; their lines are missing and the price is not complete. */
-  readonly missing: readonly string[];
-}
-
-const INCH = rational(UNITS_PER_INCH);
-const UNIT_OF = {
-  in: INCH,
-  cm: rational(10 * UNITS_PER_MM),
-  ft: rational(12 * UNITS_PER_INCH),
-  m: rational(1000 * UNITS_PER_MM),
-} as const;
-const AREA = { sqft: mul(UNIT_OF.ft, UNIT_OF.ft), sqm: mul(UNIT_OF.m, UNIT_OF.m) } as const;
-const AREA_NAME = { sqft: 'sq ft', sqm: 'm²' } as const;
-
-const upToStep = (value: Rational, step: Rational): Rational => mul(rational(ceil(div(value, step))), step);
-/** A length charged, up to whole selling steps, in feet or metres. */
-export const soldLength = (charged: Length, per: 'ft' | 'm', step: string): Rational =>
-  upToStep(div(rational(charged), UNIT_OF[per]), mustDecimal(step));
-export const areaIn = (of: Size, per: 'sqft' | 'sqm'): Rational =>
-  div(rational(BigInt(of.w) * BigInt(of.h)), AREA[per]);
-
-/** The price of the first step at or above the size; beyond the last, begun units count whole (R41). */
-export function chartPrice(
-  { steps, perExtraUnit }: Pick<Chart, 'steps' | 'perExtraUnit'>,
-  size: Rational,
-): Money | undefined {
-  const step = steps.find(([upTo]) => compare(size, mustDecimal(upTo)) <= 0);
-  if (step) return step[1];
-  const last = steps.at(-1);
-  if (!last || perExtraUnit === undefined) return undefined;
-  return money(last[1] + Number(ceil(sub(size, mustDecimal(last[0])))) * perExtraUnit);
-}
-
-/** How many packages a sheet gives: a plain grid, the better way round, no kerf and no trim (R42). */
-export function fitOnSheet(sheet: Size, pack: Size): number {
-  const grid = (w: number, h: number) => Math.floor(sheet.w / w) * Math.floor(sheet.h / h);
-  return Math.max(grid(pack.w, pack.h), grid(pack.h, pack.w));
-}
-
-/** A quantity that is charged, with its figure to five places: enough to check the line with a calculator. */
-export interface Charged {
-  readonly quantity: Rational;
-  readonly figure: string;
-  readonly of: string;
-}
-/** A figure cut to two places for showing beside its line; the working has it in full. */
-const shortened = (figure: string) => (figure.includes('.') ? String(Math.round(Number(figure) * 100) / 100) : figure);
-
-/** Quantity × cost × markup (× factor), one rounding, at least the group's minimum. */
-export function charge(
-  label: string,
-  { quantity, figure, of }: Charged,
-  cost: string,
-  rule: Pick<GroupRule, 'markup' | 'minimum'>,
-  factor?: string,
-): { amount: Money; shown: string; working: Working } {
-  const rate = mul(mustDecimal(cost), mustDecimal(rule.markup));
-  const exact = moneyFrom(mul(quantity, factor === undefined ? rate : mul(rate, mustDecimal(factor))));
-  const least = rule.minimum !== undefined && exact < rule.minimum;
-  const inputs: Record<string, Quantity> = {
-    quantity: ofNumber(figure, of),
-    cost: ofNumber(cost),
-    markup: ofNumber(rule.markup),
-    ...(factor === undefined ? {} : { oversize: ofNumber(factor) }),
-  };
-  const amount = least ? rule.minimum! : exact;
-  return {
-    amount,
-    shown: `${shortened(figure)} ${of}`,
-    working: least
-      ? { label, formula: 'minimum charge', inputs: { 'minimum charge': ofMoney(amount) }, value: ofMoney(amount) }
-      : {
-          label,
-          formula: `quantity × cost × markup${factor === undefined ? '' : ' × oversize'}`,
-          inputs,
-          value: ofMoney(amount),
-        },
-  };
-}
-
-type Made = { readonly amount: Money; readonly shown: string; readonly working: Working };
-const fixedLine = (label: string, amount: Money): Working => ({
-  label,
-  formula: 'charge',
-  inputs: { charge: ofMoney(amount) },
-  value: ofMoney(amount),
-});
-
-function byChart(label: string, chart: Chart, size: Length): Made | undefined {
-  const measured = div(rational(size), UNIT_OF[chart.by]);
-  const amount = chartPrice(chart, measured);
-  if (amount === undefined) return undefined;
-  const figure = toDecimal(measured, 3);
-  return {
-    amount,
-    shown: `${shortened(figure)} ${chart.by}`,
-    working: {
-      label,
-      formula: 'price in the chart',
-      inputs: { size: ofNumber(figure, chart.by), 'price in the chart': ofMoney(amount) },
-      value: ofMoney(amount),
-    },
-  };
-}
+  type Charged,
+  type Made,
+  AREA,
+  AREA_NAME,
+  areaIn,
+  byChart,
+  charge,
+  fitOnSheet,
+  fixedLine,
+  soldLength,
+  UNIT_OF,
+} from './charge';
+import type { PiecePrice, PriceLine } from './price-line';
 
 const ruled = (rule: GroupRule, item: ItemRule | undefined): GroupRule => (item ? { ...rule, ...item } : rule);
 
@@ -274,58 +134,6 @@ function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLin
   return [{ key: 'mounting', quantity: shown, amount, taxGroup: 'goods', workings: [working] }];
 }
 
-/** What is changed on a piece after its lines. Percents are decimal texts. */
-export interface Adjust {
-  readonly identical?: number;
-  readonly rush?: string | undefined;
-  readonly discount?: { readonly percent: string } | { readonly amount: Money } | undefined;
-}
-interface Finished {
-  readonly subtotal: Money;
-  readonly quantityBreak: Money;
-  readonly rush: Money;
-  readonly discount: Money;
-  readonly rounding: Money;
-  readonly price: Money;
-  readonly taxed: Taxed;
-}
-
-/** The best break that the count reaches, as a percent. */
-const breakFor = (breaks: PriceBook['quantityBreaks'], count: number): string | undefined =>
-  breaks?.filter(([from]) => count >= from).sort((a, b) => b[0] - a[0])[0]?.[1];
-
-/** Breaks, rush, discount and ending on a piece, each on the running sum and spread over its tax groups (R43). */
-export function finish(
-  lines: readonly Pick<PriceLine, 'amount' | 'taxGroup'>[],
-  adjust: Adjust,
-  rules: { readonly ending: Ending; readonly quantityBreaks?: PriceBook['quantityBreaks'] },
-): Finished {
-  let groups = TAX_GROUPS.map((group) => sum(lines.filter((one) => one.taxGroup === group).map((one) => one.amount)));
-  const subtotal = sum(groups);
-  const running = () => sum(groups);
-  const add = (amount: Money): Money => {
-    if (amount === 0) return amount;
-    const parts = spread(amount, groups);
-    groups = groups.map((one, index) => money(one + parts[index]!));
-    return amount;
-  };
-  const off = breakFor(rules.quantityBreaks, adjust.identical ?? 1);
-  const quantityBreak = add(off === undefined ? NOTHING : money(-percentOf(running(), mustDecimal(off))));
-  const rush = add(adjust.rush === undefined ? NOTHING : percentOf(running(), mustDecimal(adjust.rush)));
-  const asked = adjust.discount;
-  const wanted =
-    asked === undefined
-      ? NOTHING
-      : 'percent' in asked
-        ? percentOf(running(), mustDecimal(asked.percent))
-        : asked.amount;
-  const discount = add(money(-Math.min(wanted, running())));
-  const price = withEnding(running(), rules.ending);
-  const rounding = add(money(price - running()));
-  const [goods, labour, delivery] = groups as [Money, Money, Money];
-  return { subtotal, quantityBreak, rush, discount, rounding, price, taxed: { goods, labour, delivery } };
-}
-
 /** Prices one piece. `minutes` come from its route. */
 export function pricePiece(
   resolved: Resolved,
@@ -387,55 +195,5 @@ export function pricePiece(
       book,
     ),
     missing: [...new Set(missing)],
-  };
-}
-
-export interface OrderPrice {
-  /** Sum of the pieces' prices. */
-  readonly pieces: Money;
-  readonly taxMode: 'exclusive' | 'inclusive';
-  readonly tax: readonly { readonly percent: string; readonly on: Money; readonly amount: Money }[];
-  readonly total: Money;
-  readonly net: Money;
-  readonly deposit: Money;
-}
-
-/** Tax on amounts that share rates, rounded once per rate; added, or contained in them. */
-export function taxOn(
-  amounts: readonly { readonly on: Money; readonly percent: string }[],
-  mode: 'exclusive' | 'inclusive',
-) {
-  const byRate = new Map<string, Money>();
-  for (const { on, percent } of amounts) byRate.set(percent, money((byRate.get(percent) ?? 0) + on));
-  return [...byRate].map(([percent, on]) => {
-    const rate = mustDecimal(percent);
-    const whole = mode === 'exclusive' ? rational(100) : rational(100n * rate.d + rate.n, rate.d);
-    return { percent, on, amount: money(Number(roundHalfUp(div(mul(rational(on), rate), whole)))) };
-  });
-}
-
-/** Tax per rate on the order's sums; deposit up to a whole unit. */
-export function priceOrder(
-  pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[],
-  book: Pick<PriceBook, 'tax' | 'depositPercent'>,
-): OrderPrice {
-  const prices = sum(pieces.map((piece) => piece.price));
-  const { percent, mode } = book.tax;
-  const tax = taxOn(
-    TAX_GROUPS.map((group) => ({
-      percent: percent[group] ?? percent.goods,
-      on: sum(pieces.map((piece) => piece.taxed[group] ?? NOTHING)),
-    })),
-    mode,
-  ).filter(({ on }) => on !== 0);
-  const taxes = sum(tax.map((one) => one.amount));
-  const total = mode === 'exclusive' ? money(prices + taxes) : prices;
-  return {
-    pieces: prices,
-    taxMode: mode,
-    tax,
-    total,
-    net: money(total - taxes),
-    deposit: depositOf(total, mustDecimal(book.depositPercent)),
   };
 }

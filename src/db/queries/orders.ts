@@ -1,7 +1,7 @@
 /** Customers, orders and their pieces. */
 import { z } from 'zod';
 import { type Design, designSchema } from '@/core/design/design';
-import type { OrderPrice } from '@/core/pricing/price';
+import type { OrderPrice } from '@/core/pricing/order-price';
 import type { WorkedOut } from '@/core/work-out';
 import type { Queries, Tx } from '../client';
 import { readRow, readRows } from './rows';

@@ -3,7 +3,8 @@
 import { type ReactNode, memo, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
-import type { OrderPrice, PiecePrice, PriceLine } from '@/core/pricing/price';
+import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
+import type { OrderPrice } from '@/core/pricing/order-price';
 import type { Part } from '@/core/parts/parts';
 import { type Length, type Size, toMm } from '@/core/units/length';
 import { type Working, workingText } from '@/core/working';

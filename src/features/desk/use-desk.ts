@@ -9,7 +9,7 @@ import { givenIn, thaw } from '@/core/design/resolve';
 import { withBuild } from '@/core/design/with-build';
 import { type Issue, issue } from '@/core/issue';
 import { catalogueOf } from '@/core/materials';
-import { type OrderPrice, priceOrder } from '@/core/pricing/price';
+import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { type Shop, type WorkedOut, workOut } from '@/core/work-out';

@@ -4,7 +4,8 @@ import { SUM_SCENES, sumScene } from '@/core/drawing/sums';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
-import { BENCH_SUMS, benchSum, figuresOf, firstValues } from './bench-sums';
+import { BENCH_SUMS } from './bench-sums';
+import { benchSum, figuresOf, firstValues } from './work-sum';
 
 const HOUSE = { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' };
 const find = (key: string) => BENCH_SUMS.find((one) => one.key === key)!;

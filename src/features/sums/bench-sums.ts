@@ -1,10 +1,7 @@
 /** The sums a framer does at the bench, each by itself: what it asks, which topic of the core answers, how it is drawn. */
 import type { SumScene } from '@/core/drawing/sums';
-import { TOPICS, sumUp } from '@/core/sums';
-import { type Summed, exactText } from '@/core/sums/sum';
-import { type Length, type Size, type Unit, UNITS_PER_MM } from '@/core/units/length';
-import { parseLength } from '@/core/units/parse-length';
-import { type Outcome, bad, issue } from '@/core/issue';
+import { exactText } from '@/core/sums/sum';
+import type { Length, Size, Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 
 export interface SumField {
@@ -337,87 +334,3 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     }),
   },
 ];
-
-export const firstValues = ({ fields }: BenchSum, unit: Unit): Values =>
-  Object.fromEntries(fields.map((one) => [one.path, one.first[unit === 'in' ? 0 : 1]]));
-
-/** A path with dots put into a nested body. */
-function put(body: Record<string, unknown>, path: string, value: unknown): void {
-  const [key, ...rest] = path.split('.');
-  if (rest.length === 0) body[key!] = value;
-  else {
-    body[key!] ??= {};
-    put(body[key!] as Record<string, unknown>, rest.join('.'), value);
-  }
-}
-
-/** The weight's parts from one package: what a framer would list. */
-function weightBody(values: Values): Record<string, unknown> {
-  const [w, h] = [values['package.w'], values['package.h']];
-  const mats = Math.min(3, Math.max(0, Number.parseInt(values.mats ?? '0', 10) || 0));
-  const { faceWidth, height } = values;
-  return {
-    parts: [
-      ...(values.glass === 'none' ? [] : [{ material: values.glass, w, h, thickness: values.glassThickness }]),
-      ...Array.from({ length: mats }, () => ({ material: 'mat board', w, h, thickness: '1.4 mm' })),
-      { material: 'paper', w, h },
-      { material: 'foam board', w, h, thickness: values.foamThickness },
-      { material: 'wood moulding', outside: { w: values['outside.w'], h: values['outside.h'] }, faceWidth, height },
-    ],
-    moulding: { faceWidth, height },
-  };
-}
-
-function bodyOf(of: BenchSum, values: Values, unit: Unit): Record<string, unknown> {
-  if (of.key === 'weight') return { unit, ...weightBody(values) };
-  const body: Record<string, unknown> = { unit, ...of.also };
-  for (const { path, kind } of of.fields) {
-    const value = values[path]?.trim() ?? '';
-    if (value === '') continue;
-    if (kind === 'whole') put(body, path, Number.parseInt(value, 10));
-    else if (path === 'heldEdges')
-      put(
-        body,
-        path,
-        value
-          .split(',')
-          .map((one) => one.trim())
-          .filter(Boolean),
-      );
-    else put(body, path, value);
-  }
-  return body;
-}
-
-export interface Done extends Summed {
-  readonly body: Record<string, unknown>;
-}
-/** Works a bench sum out from what is typed. */
-export function benchSum(of: BenchSum, values: Values, unit: Unit): Outcome<Done> {
-  const topic = TOPICS[of.topic]!;
-  const body = bodyOf(of, values, unit);
-  const checked = topic.body.safeParse(body);
-  if (!checked.success) {
-    const [first] = checked.error.issues;
-    return bad(issue('input-wrong', { reason: first!.message }, first!.path.map(String).join('.')));
-  }
-  const result = sumUp(topic, checked.data as never, unit);
-  return result.ok ? { ok: true, value: { ...result.value, body } } : result;
-}
-
-/** Every length or number of a nested value, in millimetres (or as it is), by its path. */
-export function figuresOf(
-  value: unknown,
-  unit: Unit,
-  into = new Map<string, number>(),
-  path = '',
-): Map<string, number> {
-  if (typeof value === 'number') into.set(path, value);
-  else if (typeof value === 'string') {
-    const read = parseLength(value.replace(/^-/, ''), { unit, zeroAllowed: true });
-    const number = read.ok ? (read.value / UNITS_PER_MM) * (value.startsWith('-') ? -1 : 1) : Number.parseFloat(value);
-    if (Number.isFinite(number)) into.set(path, number);
-  } else if (value !== null && typeof value === 'object')
-    for (const [key, one] of Object.entries(value)) figuresOf(one, unit, into, path === '' ? key : `${path}.${key}`);
-  return into;
-}

@@ -12,7 +12,8 @@ import { Note, Trouble } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { cautionName } from '@/words/issues';
 import { sumFigureName } from '@/words/sums';
-import { BENCH_SUMS, type BenchSum, type Done, type Values, benchSum, figuresOf, firstValues } from './bench-sums';
+import { BENCH_SUMS, type BenchSum, type Values } from './bench-sums';
+import { type Done, benchSum, figuresOf, firstValues } from './work-sum';
 import styles from './sums.module.css';
 
 /** A figure in words: sizes as w × h, lists with commas, yes and no. */

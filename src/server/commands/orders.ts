@@ -4,7 +4,7 @@ import type { Design } from '@/core/design/design';
 import { sameValue } from '@/core/design/edit';
 import { freeze, givenIn } from '@/core/design/resolve';
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { priceOrder } from '@/core/pricing/price';
+import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
 import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';

@@ -2,7 +2,7 @@
 import type { OrderView, ShopView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { catalogueOf } from '@/core/materials';
-import { type OrderPrice, priceOrder } from '@/core/pricing/price';
+import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { formatMoney } from '@/core/units/money';

@@ -1,6 +1,8 @@
 /** Lines, charts, breaks, endings, tax, deposit. Money as decimal texts in major units. */
 import { z } from 'zod';
-import { areaIn, charge, chartPrice, finish, fitOnSheet, taxOn } from '../../pricing/price';
+import { areaIn, charge, chartPrice, fitOnSheet } from '../../pricing/charge';
+import { finish } from '../../pricing/finish';
+import { taxOn } from '../../pricing/order-price';
 import { inches, size } from '../../units/length';
 import {
   ENDINGS,
