@@ -85,7 +85,7 @@ function readied(task: SheetTask, seed: number) {
   const random = randomFrom(seed);
   const filler = new SheetFiller(task, random);
   const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
-  const program = new WayProgram(task, solver, [...task.parts.keys()], racks, filler.sizeOf);
+  const program = new WayProgram(task, solver, [...task.parts.keys()], racks, filler.pool.sizeOf);
   const search = new SheetSearch(task, seed);
   for (let step = 0; step < 120; step += 1) search.step();
   for (const sheet of [...search.best.sheets, ...search.cheapest(60)]) program.join(sheet);

@@ -96,17 +96,17 @@ describe('A pool of parts', () => {
       const random = randomFrom(3);
       const filler = new SheetFiller(task, random);
       const pool = [...task.parts.keys()].filter(() => random.next() < 0.8);
-      filler.begin(pool, true);
+      filler.pool.begin(pool, true);
       const cut: number[] = [];
       for (;;) {
         const sheet = filler.fill([0], 6, false);
         if (!sheet) break;
         cut.push(...sheet.parts);
-        const rest = filler.rest();
+        const rest = filler.pool.rest();
         expect([...cut, ...rest].sort((a, b) => a - b)).toEqual(pool);
-        expect(filler.load).toBe(rest.reduce((sum, part) => sum + task.parts[part]!.w * task.parts[part]!.h, 0));
+        expect(filler.pool.load).toBe(rest.reduce((sum, part) => sum + task.parts[part]!.w * task.parts[part]!.h, 0));
       }
-      expect(filler.rest()).toEqual([]);
+      expect(filler.pool.rest()).toEqual([]);
     }
   });
 

@@ -42,7 +42,7 @@ export class Draws {
       return this.begun(near, beginnings.next(until, random), prices);
     });
     begun.sort((a, b) => a.about - b.about);
-    filler.values((size) => filler.areaOf(size));
+    filler.pool.values((size) => filler.pool.areaOf(size));
     let least = most;
     let best: CutSheet[] | undefined;
     for (const one of begun.slice(0, ENDED))
@@ -72,13 +72,13 @@ export class Draws {
   private ended({ need, racks }: Left, most: number): CutSheet[] | undefined {
     const { filler, sources, program } = this;
     const there = [...racks];
-    filler.begin(
+    filler.pool.begin(
       program.parts.flatMap((list, size) => list.slice(0, need[size])),
       true,
     );
     const sheets: CutSheet[] = [];
     let cost = 0;
-    while (filler.load > 0) {
+    while (filler.pool.load > 0) {
       const free = sources.filter((source) => (there[program.racks.indexOf(source)] ?? 1) > 0);
       const sheet = filler.fill(free, TRIES, false);
       if (!sheet) return undefined;

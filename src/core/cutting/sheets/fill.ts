@@ -8,7 +8,8 @@
  * filling has won.
  */
 import type { Random } from '../random';
-import { type Pool, Pairs, firstWithin } from './pairs';
+import { firstWithin } from './pairs';
+import { PartPool } from './part-pool';
 import { type CutSheet, type SheetTask, type Tree, breaks, cutSheet } from './task';
 
 const LEFT: Tree = { kind: 'left' };
@@ -50,30 +51,12 @@ class Nodes {
 }
 
 export class SheetFiller {
-  /** Which size each part has. */
-  readonly sizeOf: Int32Array;
-  readonly count: number;
-  private readonly w: Float64Array;
-  private readonly h: Float64Array;
-  private readonly area: Float64Array;
-  private readonly place: Int32Array;
-  /** The pool: sizes, the largest first; how many are in it, how many are free for the sheet at hand, and which. */
-  private sizes = 0;
-  private readonly size: Int32Array;
-  private readonly pooled: Int32Array;
-  private readonly free: Int32Array;
-  private readonly parts: number[][];
-  /** Places that still have parts, in the order of the pool, with the measures of what is there. */
-  private readonly live: Int32Array;
-  private readonly liveW: Float64Array;
-  private readonly liveH: Float64Array;
-  private readonly liveArea: Float64Array;
-  private readonly liveValue: Float64Array;
-  private alive = 0;
   /** Chance, drawn once: which part is liked for a piece depends on where in the list the piece begins to read. */
   private readonly whims: Float64Array;
   private noise = 0;
-  private readonly pairs: Pairs;
+  readonly pool: PartPool;
+  /** How many of the size at each place are free for the sheet at hand. */
+  private readonly free: Int32Array;
 
   /** Not every strip can be broken off. */
   private readonly brittle: boolean;
@@ -89,40 +72,13 @@ export class SheetFiller {
   private fond = 0;
   private leastW = 0;
   private leastH = 0;
-  /** What each size counts for: its area, or its price. */
-  private readonly value: Float64Array;
-  /** The most that a size at a place of `live`, or after it, counts for. */
-  private readonly tops: Float64Array;
-  /** Area of the parts in the pool, with their cuts, in grains. */
-  load = 0;
 
   constructor(
     private readonly task: SheetTask,
     private readonly random: Random,
   ) {
-    const found = new Map<string, number>();
-    this.sizeOf = Int32Array.from(task.parts, ({ w, h }) => {
-      const key = task.rotate && w > h ? `${h}:${w}` : `${w}:${h}`;
-      const one = found.get(key) ?? found.size;
-      found.set(key, one);
-      return one;
-    });
-    const count = found.size;
-    this.count = count;
-    const real = (): Float64Array => new Float64Array(count);
-    const whole = (): Int32Array => new Int32Array(count);
-    [this.w, this.h, this.area] = [real(), real(), real()];
-    for (const [part, { w, h }] of task.parts.entries()) {
-      const size = this.sizeOf[part]!;
-      [this.w[size], this.h[size], this.area[size]] = [w, h, w * h];
-    }
-    this.value = Float64Array.from(this.area);
-    this.tops = real();
-    [this.size, this.pooled, this.free, this.place] = [whole(), whole(), whole(), whole().fill(-1)];
-    this.live = whole();
-    [this.liveW, this.liveH, this.liveArea, this.liveValue] = [real(), real(), real(), real()];
-    this.parts = Array.from({ length: count }, () => []);
-    this.pairs = new Pairs(task);
+    this.pool = new PartPool(task);
+    this.free = new Int32Array(this.pool.count);
     this.whims = Float64Array.from({ length: WHIMS }, () => random.next() - 0.5);
     this.largest = Math.max(...task.sources.map(({ w, h }) => w * h));
     this.brittle = task.minBreak > 0;
@@ -130,86 +86,14 @@ export class SheetFiller {
     this.best = new Nodes(6 * task.parts.length + 8);
   }
 
-  /** A new pool; `paired` when its parts are also looked at two by two. */
-  begin(parts: readonly number[], paired: boolean): void {
-    this.sizes = 0;
-    this.load = 0;
-    const { sizeOf, place, area } = this;
-    const order: number[] = [];
-    for (const part of parts) {
-      const size = sizeOf[part]!;
-      if (place[size] === -1) {
-        place[size] = 0;
-        order.push(size);
-      }
-      this.load += area[size]!;
-    }
-    order.sort((a, b) => area[b]! - area[a]! || a - b);
-    for (const [at, size] of order.entries()) {
-      place[size] = at;
-      this.size[at] = size;
-      this.pooled[at] = 0;
-      this.parts[at]!.length = 0;
-    }
-    this.sizes = order.length;
-    for (const part of parts) {
-      const at = place[sizeOf[part]!]!;
-      this.pooled[at]! += 1;
-      this.parts[at]!.push(part);
-    }
-    for (const size of order) place[size] = -1;
-    this.pairs.count = 0;
-    if (paired) this.pairs.find(this.pool());
-  }
-
-  /** Leaves out what is no longer in the pool. */
-  private tidy(): void {
-    const { live, liveW, liveH, liveArea, liveValue, tops, size, pooled } = this;
-    this.alive = 0;
-    for (let place = 0; place < this.sizes; place += 1) {
-      if (pooled[place] === 0) continue;
-      const one = size[place]!;
-      live[this.alive] = place;
-      liveW[this.alive] = this.w[one]!;
-      liveH[this.alive] = this.h[one]!;
-      liveArea[this.alive] = this.area[one]!;
-      liveValue[this.alive] = this.value[one]!;
-      this.alive += 1;
-    }
-    for (let at = this.alive - 1, top = 0; at >= 0; at -= 1) {
-      top = Math.max(top, liveValue[at]!);
-      tops[at] = top;
-    }
-    this.pairs.tidy(pooled);
-  }
-
-  private pool(): Pool {
-    const { sizes, size, pooled, w, h, area, value } = this;
-    return { sizes, size, pooled, w, h, area, value };
-  }
-
-  /** What each size counts for from now on; its area when nothing is said. In the measure of areas. */
-  values(of: (size: number) => number): void {
-    for (let size = 0; size < this.value.length; size += 1) this.value[size] = of(size);
-  }
-
-  areaOf(size: number): number {
-    return this.area[size]!;
-  }
-
-  /** The parts still in the pool. */
-  rest(): number[] {
-    return this.parts.slice(0, this.sizes).flat();
-  }
-
   /**
    * Fills one sheet, takes its parts from the pool. `leaving` keeps some parts back now and then. Undefined when nothing
    * fits any of the sources.
    */
   fill(sources: readonly number[], tries: number, leaving: boolean): CutSheet | undefined {
-    const { task, random, free, pooled, live } = this;
-    this.tidy();
-    const { alive } = this;
+    const { task, random, free, pool } = this;
+    pool.tidy();
+    const { alive, live, liveW, liveH, pooled } = pool;
     let bestRate = Infinity;
     for (const source of sources) {
       const { w, h, open, rate } = task.sources[source]!;
@@ -219,18 +103,19 @@ export class SheetFiller {
       for (let at = 0; at < most; at += 1) {
         let [leastW, leastH] = [Infinity, Infinity];
         this.noise = at === 0 ? 0.02 : NOISE * random.next() ** 2;
-        for (let at = 0; at < alive; at += 1) {
-          const place = live[at]!;
+        for (let one = 0; one < alive; one += 1) {
+          const place = live[one]!;
           free[place] = pooled[place]!;
-          if (leaving && at > 0 && random.next() < LEAVE) free[place]! -= 1;
-          if (this.liveW[at]! < leastW) leastW = this.liveW[at]!;
-          if (this.liveH[at]! < leastH) leastH = this.liveH[at]!;
+          // The largest is never left.
+          if (leaving && one > 0 && random.next() < LEAVE) free[place]! -= 1;
+          if (liveW[one]! < leastW) leastW = liveW[one]!;
+          if (liveH[one]! < leastH) leastH = liveH[one]!;
         }
         if (task.rotate) leastW = leastH = Math.min(leastW, leastH);
         this.leastW = leastW;
         this.leastH = leastH;
         this.dread = 0.5 + 2 * random.next();
-        this.fond = this.pairs.count > 0 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
+        this.fond = pool.pairs.count > 0 && random.next() < 0.7 ? 0.4 + 0.8 * random.next() : 0;
         this.held = 0;
         this.useful = 0;
         const { now } = this;
@@ -258,11 +143,10 @@ export class SheetFiller {
       case Kind.Upright:
       case Kind.Turned: {
         const place = at[node]!;
-        const part = this.parts[place]!.pop()!;
-        this.pooled[place]! -= 1;
-        this.load -= this.area[this.size[place]!]!;
+        const { pool } = this;
+        const part = pool.take(place);
         // Where parts may be turned, those of one size may lie either way themselves.
-        const upright = this.task.parts[part]!.w === this.w[this.size[place]!];
+        const upright = this.task.parts[part]!.w === pool.w[pool.size[place]!];
         return { kind: 'part', part, rotated: (kind[node] === Kind.Turned) === upright };
       }
       default:
@@ -322,25 +206,9 @@ export class SheetFiller {
   }
 
   private piece(width: number, height: number): number {
-    const {
-      task,
-      alive,
-      live,
-      liveW,
-      liveH,
-      liveArea,
-      liveValue,
-      free,
-      size,
-      tops,
-      dread,
-      whims,
-      noise,
-      fond,
-      pairs,
-      brittle,
-    } = this;
+    const { task, pool, free, dread, whims, noise, fond, brittle } = this;
     if (width < this.leastW || height < this.leastH) return this.left(width, height);
+    const { alive, live, liveW, liveH, liveArea, liveValue, size, tops, pairs } = pool;
     const { rotate } = task;
     let whim = this.random.below(WHIMS);
     let chosen = -1;
@@ -397,21 +265,21 @@ export class SheetFiller {
       if (pair >= 0) return this.spaced(this.both(pair), pairs.w[pair]!, pairs.h[pair]!, width, height);
     }
     const one = size[chosen]!;
-    this.held += this.value[one]!;
+    this.held += pool.value[one]!;
     const node = this.leaf(chosen, turned);
     return turned
-      ? this.spaced(node, this.h[one]!, this.w[one]!, width, height)
-      : this.spaced(node, this.w[one]!, this.h[one]!, width, height);
+      ? this.spaced(node, pool.h[one]!, pool.w[one]!, width, height)
+      : this.spaced(node, pool.w[one]!, pool.h[one]!, width, height);
   }
 
   /** The cuts of a pair. */
   private both(pair: number): number {
-    const { size, pairs } = this;
+    const { size, pairs, w, h } = this.pool;
     const how = pairs.how[pair]!;
     const [one, other] = [pairs.one[pair]!, pairs.other[pair]!];
     this.held += pairs.value[pair]!;
     const side = (place: number, turned: boolean, across: boolean) =>
-      turned === across ? this.h[size[place]!]! : this.w[size[place]!]!;
+      turned === across ? h[size[place]!]! : w[size[place]!]!;
     const [i, j] = [(how & 1) !== 0, (how & 2) !== 0];
     const beside = how < 4;
     const to = beside ? pairs.h[pair]! : pairs.w[pair]!;

@@ -113,7 +113,7 @@ export class SheetMaster {
   ) {
     this.random = randomFrom(seed);
     this.filler = new SheetFiller(task, this.random);
-    this.program = new WayProgram(task, solver, made, racks, this.filler.sizeOf);
+    this.program = new WayProgram(task, solver, made, racks, this.filler.pool.sizeOf);
     const { parts } = this.program;
     this.area = parts.map((list) => task.parts[list[0]!]!.w * task.parts[list[0]!]!.h);
     this.sources = [...task.sources.keys()].filter(
@@ -226,11 +226,11 @@ export class SheetMaster {
     }
     if (priced <= 0) return false;
     if (this.dense && this.priceDense(this.dense, duals, parts, stop)) return true;
-    filler.values((size) => ((duals[this.program.rowOfSize(size) ?? -1] ?? 0) * whole) / priced);
+    filler.pool.values((size) => ((duals[this.program.rowOfSize(size) ?? -1] ?? 0) * whole) / priced);
     let joined = false;
     for (let at = 0; at < (this.dense ? FEW_FILLS : FILLS); at += 1) {
       const share = parts.length < 12 ? 1 : 0.3 + 0.5 * random.next();
-      filler.begin(
+      filler.pool.begin(
         parts.filter(() => random.next() < share),
         true,
       );

@@ -56,7 +56,7 @@ export class SheetSearch {
       base: Math.max(0, Math.min(...bought.map(({ open, w, h }) => open - this.least * (1 + TIDY) * w * h), Infinity)),
     };
     if (bought.length === 0) this.sheet = { area: Infinity, base: 0 };
-    this.hard = Float64Array.from({ length: this.filler.count }, (_, size) => this.filler.areaOf(size));
+    this.hard = Float64Array.from({ length: this.filler.pool.count }, (_, size) => this.filler.pool.areaOf(size));
     this.best = this.construct();
     this.take(this.best);
   }
@@ -88,7 +88,7 @@ export class SheetSearch {
   }
   /** How many sizes the parts have. */
   get sizes(): number {
-    return this.filler.count;
+    return this.filler.pool.count;
   }
   cool(share: number): void {
     this.heat = 0.012 * (this.best.cost / Math.max(1, this.best.sheets.length)) * Math.max(0, 1 - share) ** 2;
@@ -136,9 +136,9 @@ export class SheetSearch {
     const { task, filler, hard } = this;
     const before = [...this.used];
     this.used.fill(0);
-    filler.values((size) => hard[size]!);
+    filler.pool.values((size) => hard[size]!);
     const { sheets, left } = this.recreate([...task.parts.keys()], ANEW_TRIES, Infinity);
-    filler.values((size) => filler.areaOf(size));
+    filler.pool.values((size) => filler.pool.areaOf(size));
     for (const [source, count] of before.entries()) this.used[source] = count;
     for (const { source, cost, parts } of sheets) {
       const { w, h, open } = task.sources[source]!;
@@ -147,7 +147,7 @@ export class SheetSearch {
       const share = open > 0 ? cost / open : 1;
       const poor = Math.min(HARDEST, share * ((w * h) / filled)) ** HARDNESS;
       for (const part of parts) {
-        const size = filler.sizeOf[part]!;
+        const size = filler.pool.sizeOf[part]!;
         hard[size] = (1 - LEARNING) * hard[size]! + LEARNING * poor * this.area[part]!;
       }
     }
@@ -263,9 +263,9 @@ export class SheetSearch {
     const { random, filler } = this;
     const sheets: CutSheet[] = [];
     let worth = 0;
-    filler.begin(parts, most !== undefined);
-    for (let idle = 0; filler.load > 0 && idle < 3;) {
-      if (most !== undefined && worth + this.leastFor(filler.load) > most) break;
+    filler.pool.begin(parts, most !== undefined);
+    for (let idle = 0; filler.pool.load > 0 && idle < 3;) {
+      if (most !== undefined && worth + this.leastFor(filler.pool.load) > most) break;
       const leaving = most !== undefined && random.next() < LEAVING;
       const next = filler.fill(this.tried(), tries, leaving);
       if (!next) {
@@ -277,7 +277,7 @@ export class SheetSearch {
       worth += this.worth(next);
       this.used[next.source]! += 1;
     }
-    return { sheets, left: filler.rest() };
+    return { sheets, left: filler.pool.rest() };
   }
 
   /** What so much area must still cost, about: what is not taken by the rack opens whole sheets. */
