@@ -13,14 +13,10 @@ import { closest } from './closest';
 import { DenseSheets } from './dense';
 import { Draws } from './draws';
 import { SheetFiller } from './fill';
+import { Pricing } from './pricing';
 import { type Left, type Way, WayProgram, above } from './program';
 import type { CutSheet, SheetResult, SheetTask } from './task';
 
-/** Fillings priced with the same prices. */
-const FILLS = 40;
-/** Where dense sheets are found by price. */
-const FEW_FILLS = 8;
-const TRIES = 6;
 /** So many times little is won, and little is missing. */
 const STALE = 5;
 const LITTLE = 0.0005;
@@ -33,10 +29,6 @@ const NODES = 1000;
 const MOST_DENSE = 300;
 /** With more parts left so many ways are fixed at once. */
 const [MANY_LEFT, AT_ONCE] = [45, 3];
-/** A sheet must be worth so much more than it costs, as a share. */
-const WORTHY = 1e-6;
-/** How slowly the calm prices follow. */
-const CALM = 0.5;
 /** What getting ready takes for each part, a step and each part in it, and choosing among all, about, in milliseconds. */
 const [GROW_MS, STEP_MS, PART_MS, CLOSEST_MS] = [0.7, 3, 0.1, 25];
 /** The rest is looked for at once when so many parts are left. */
@@ -55,8 +47,6 @@ const [DRAWING, DRAWN] = [4, 2];
 const [EFFORT_MS, MOST_EFFORT] = [1500, 5];
 /** How far above the linear program, as a share of it: at first, each time more, and no further. */
 const [FIRST_REACH, REACHING, LAST_REACH, MOST_REACH] = [0.0015, 1.8, 0.02, 0.1];
-/** Where turns are counted only nodes end it: time would make the plan another one on another day. */
-const FOR_EVER = 3600;
 /** Pricings after each way that a dive fixes. */
 const [DEEPER, MOST_DEEPER] = [2, 8];
 /** A way used so much is as good as whole. */
@@ -79,18 +69,15 @@ interface Dive extends Left {
 
 export class SheetMaster {
   private readonly random: Random;
-  private readonly filler: SheetFiller;
-  private readonly area: readonly number[];
   private readonly program: WayProgram;
   private readonly sources: readonly number[];
-  /** Prices of the sizes, as they have been for some time: at first those of their areas. */
-  private readonly calm: Float64Array;
   private readonly dense: DenseSheets | undefined;
   private stale = 0;
   private dive: Dive | undefined;
   private dives = 0;
   private asked = false;
   private readonly draws: Draws;
+  private readonly pricing: Pricing;
   /** Linear programs of all parts, and plans drawn since the last dive. */
   private turns = 0;
   private drawn = 0;
@@ -112,10 +99,9 @@ export class SheetMaster {
     blocks: number,
   ) {
     this.random = randomFrom(seed);
-    this.filler = new SheetFiller(task, this.random);
-    this.program = new WayProgram(task, solver, made, racks, this.filler.pool.sizeOf);
+    const filler = new SheetFiller(task, this.random);
+    this.program = new WayProgram(task, solver, made, racks, filler.pool.sizeOf);
     const { parts } = this.program;
-    this.area = parts.map((list) => task.parts[list[0]!]!.w * task.parts[list[0]!]!.h);
     this.sources = [...task.sources.keys()].filter(
       (one) => task.sources[one]!.most === Infinity || racks.includes(one),
     );
@@ -131,9 +117,8 @@ export class SheetMaster {
         this.sources,
         blocks,
       );
-    this.draws = new Draws(this.filler, this.program, this.sources, this.random);
-    const cheapest = Math.min(...task.sources.map(({ open, w, h }) => open / (w * h)));
-    this.calm = Float64Array.from(this.area, (area) => area * cheapest);
+    this.draws = new Draws(filler, this.program, this.sources, this.random);
+    this.pricing = new Pricing(task, filler, this.program, this.sources, this.dense, this.random);
   }
   dispose(): void {
     if (!this.over) this.program.dispose();
@@ -164,7 +149,7 @@ export class SheetMaster {
     this.stale = value < this.linear * (1 - LITTLE) ? 0 : this.stale + 1;
     this.linear = value;
     this.program.keep();
-    const more = this.price(duals, this.made, stop) && this.stale < STALE;
+    const more = this.pricing.price(duals, this.made, undefined, stop) && this.stale < STALE;
     this.turns += 1;
     if (this.dense && (more ? this.turns % DRAWING === 0 : this.drawn < DRAWN)) {
       this.drawn += more ? 0 : 1;
@@ -202,7 +187,7 @@ export class SheetMaster {
     const { need } = program.all();
     const room = this.near * price;
     const near = dense
-      ? candidates(dense, program, duals, need, this.asks(duals), room, MANY_NEAR, stop)
+      ? candidates(dense, program, duals, need, this.pricing.asks(duals), room, MANY_NEAR, stop)
       : knownCandidates(program, duals, ROOM_KNOWN * price);
     if (!near) {
       this.near /= 2;
@@ -212,66 +197,6 @@ export class SheetMaster {
     if (dense && near.length < FEW_NEAR) this.near *= 1.5;
     const sheets = this.draws.plan(near, duals, best.cost - program.never - 1e-3);
     return sheets && program.planOf(sheets);
-  }
-
-  /** Fills sheets from some of the parts, by price. True when some were worth more than they cost. */
-  private price(duals: Float64Array, parts: readonly number[], stop: () => boolean): boolean {
-    const { random, filler, sources } = this;
-    let whole = 0;
-    let priced = 0;
-    for (const part of parts) {
-      const row = this.program.row(part);
-      whole += this.area[row]!;
-      priced += duals[row]!;
-    }
-    if (priced <= 0) return false;
-    if (this.dense && this.priceDense(this.dense, duals, parts, stop)) return true;
-    filler.pool.values((size) => ((duals[this.program.rowOfSize(size) ?? -1] ?? 0) * whole) / priced);
-    let joined = false;
-    for (let at = 0; at < (this.dense ? FEW_FILLS : FILLS); at += 1) {
-      const share = parts.length < 12 ? 1 : 0.3 + 0.5 * random.next();
-      filler.pool.begin(
-        parts.filter(() => random.next() < share),
-        true,
-      );
-      const source = sources[random.below(sources.length)]!;
-      const sheet = filler.fill([source], TRIES, share === 1);
-      if (!sheet) continue;
-      if (this.joinWorthy(sheet, duals)) joined = true;
-    }
-    return joined;
-  }
-
-  /** Dense sheets: by prices that change slowly first, which find more that stays. */
-  private priceDense(dense: DenseSheets, duals: Float64Array, parts: readonly number[], stop: () => boolean): boolean {
-    const need = this.needOf(parts);
-    const asks = this.asks(duals);
-    for (let at = 0; at < this.calm.length; at += 1) this.calm[at] = CALM * this.calm[at]! + (1 - CALM) * duals[at]!;
-    for (const prices of [this.calm, duals]) {
-      let joined = false;
-      for (const sheet of dense.price(prices, need, asks, stop)) {
-        if (this.joinWorthy(sheet, duals)) joined = true;
-      }
-      if (joined) return true;
-    }
-    return false;
-  }
-  /** A sheet worth more than it costs joins. False when it is not, or is known. */
-  private joinWorthy(sheet: CutSheet, duals: Float64Array): boolean {
-    return this.program.over(sheet, duals) < -WORTHY * sheet.cost && this.program.join(sheet);
-  }
-  private needOf(parts: readonly number[]): number[] {
-    const need = this.program.parts.map(() => 0);
-    for (const part of parts) need[this.program.row(part)]! += 1;
-    return need;
-  }
-  /** What the parts of a sheet must be worth together. */
-  private asks(duals: ArrayLike<number>): (source: number) => number {
-    return (source) => {
-      const rack = this.program.racks.indexOf(source);
-      if (rack >= 0 && this.dive && this.dive.racks[rack]! <= 0) return Infinity;
-      return this.task.sources[source]!.open - (rack < 0 ? 0 : duals[this.program.parts.length + rack]!);
-    };
   }
 
   /** Prices again what is left, then fixes the ways used most. The plan, when all is fixed. */
@@ -284,7 +209,7 @@ export class SheetMaster {
     dive.value = value;
     if (gains && dive.deeper < MOST_DEEPER) {
       const rest = parts.flatMap((list, size) => list.slice(0, Math.max(0, dive.need[size]!)));
-      if (this.price(duals, rest, stop)) return undefined;
+      if (this.pricing.price(duals, rest, dive.racks, stop)) return undefined;
     }
     if (dive.cost + value + never >= best.cost - 1e-3) return this.surface();
     const left = dive.need.reduce((sum, count) => sum + Math.max(0, count), 0);
@@ -295,7 +220,17 @@ export class SheetMaster {
       this.spent += effort * CLOSEST_MS;
       const most = Math.min(best.cost - never - dive.cost, (1 + dive.reach) * value);
       const whole = most < (1 + dive.reach) * value;
-      const rest = closest(task, this.dense, program, dive, solved, this.asks(duals), most, effort, stop);
+      const rest = closest(
+        task,
+        this.dense,
+        program,
+        dive,
+        solved,
+        this.pricing.asks(duals, dive.racks),
+        most,
+        effort,
+        stop,
+      );
       if (Array.isArray(rest)) {
         this.surface();
         return program.planOf([...dive.ways.map(({ sheet }) => sheet), ...rest]);
@@ -376,7 +311,8 @@ export class SheetMaster {
       solver,
       { rows: program.rows(), columns },
       {
-        seconds: seconds === Infinity ? FOR_EVER : Math.min(3, 0.3 * seconds),
+        // Where turns are counted only nodes end it: time would make the plan another one on another day.
+        seconds: seconds === Infinity ? Infinity : Math.min(3, 0.3 * seconds),
         nodes: NODES,
         cutoff: best.cost - never - 1e-3,
         stop,
