@@ -21,6 +21,8 @@ interface Kind {
 }
 /** Cells along the longer side of the largest sheet. */
 const GRIDS = [60, 120, 240, 480, 960];
+/** Where a part is smaller than a cell even on this one, none is filled: the first would take seconds. */
+const LAST_FIRST = 3;
 /** Steps after which a grid is left, whatever could still come of it. */
 const STEPS_A_GRID = 800;
 /** A grid is left when no more than this share of the bound can come of it. */
@@ -143,7 +145,8 @@ export class SheetBound {
     this.scales = scalesFor(this.task, this.classes, cells);
     this.table = new GuillotineTable(this.task, this.classes, this.scales, this.rate);
     if (!this.table.able) {
-      this.finer();
+      if (this.level < LAST_FIRST) this.finer();
+      else this.dispose();
       return;
     }
     this.nextMs = 0.5 + 0.03 * this.classes.length + ((1 + this.moreWays) * this.table.work) / STEPS_A_MS;

@@ -41,8 +41,9 @@ interface Sides {
   hq: number;
 }
 
-/** Pairs of arrangements looked at for one set. */
+/** Pairs of arrangements looked at for one set, and for the cuts of one. */
 const MOST_PAIRS = 100_000;
+const TREE_PAIRS = 200_000;
 const LEFT: Tree = { kind: 'left' };
 
 /** The one length `p`, or `q` and more. */
@@ -100,6 +101,7 @@ export class Strips {
   private readonly offcut: number;
   private work = 0;
   private until = Infinity;
+  private treesUntil = Infinity;
   /** Something was not looked at because that was all the work allowed. */
   short = false;
 
@@ -187,7 +189,7 @@ export class Strips {
       const others = some && this.of(rest);
       const count = some && others ? some.axes.length * others.axes.length : 0;
       this.work += 1 + count;
-      if (!some || !others || (left -= count) < 0) {
+      if (!some || !others || (left -= count) < 0 || this.work > this.treesUntil) {
         whole = false;
         continue;
       }
@@ -218,8 +220,14 @@ export class Strips {
     return whole ? false : undefined;
   }
 
-  /** Cuts of w × h into the parts of a set, two for each of so many arrangements; `leaf` makes the tree of one part. */
+  /** Cuts of w × h into the parts of a set, of so many arrangements at the most; `leaf` makes the tree of one part. */
   trees(set: number, w: number, h: number, most: number, leaf: Leaf): Tree[] {
+    this.treesUntil = this.work + TREE_PAIRS;
+    const found = this.cuts(set, w, h, most, leaf);
+    this.treesUntil = Infinity;
+    return found;
+  }
+  private cuts(set: number, w: number, h: number, most: number, leaf: Leaf): Tree[] {
     const found: Tree[] = [];
     const put = (inner: (w: number, h: number) => Tree | undefined, wp: number, hp: number) => {
       // A strip beside it all is cut off first where it can be.
@@ -260,8 +268,8 @@ export class Strips {
     if (first & this.offcut) places.unshift(length - bp);
     for (const at of places) {
       if (at >= length || !breaks(this.task, at, length - at)) continue;
-      const [one] = this.trees(first, across ? at : w, across ? h : at, 1, leaf);
-      const [two] = one ? this.trees(rest, across ? length - at : w, across ? h : length - at, 1, leaf) : [];
+      const [one] = this.cuts(first, across ? at : w, across ? h : at, 1, leaf);
+      const [two] = one ? this.cuts(rest, across ? length - at : w, across ? h : length - at, 1, leaf) : [];
       if (one && two) return { kind: 'cut', axis, at, first: one, rest: two };
     }
     return undefined;

@@ -135,7 +135,7 @@ export class Ways {
       const can = this.breaks(way.set, w, h);
       if (can === false) continue;
       let cost = rests.able ? open - rate * rests.atMost(way.set, w, h) : this.atLeast(way.set, source);
-      const keeps = !strips || cost === open || strips.within(way.set | (1 << this.made.length), w, h);
+      const keeps = !strips || !rests.able || cost === open || strips.within(way.set | (1 << this.made.length), w, h);
       if (keeps === false) cost = open;
       way.looked &&= can !== undefined && keeps !== undefined;
       if (cost >= least) continue;
@@ -217,7 +217,7 @@ export class Ways {
     for (const tree of [
       ...this.tight(set, w, h, leaf),
       ...(strips?.trees(set, w, h, MOST_TREES, leaf) ?? []),
-      ...(strips?.trees(set | (1 << made.length), w, h, MOST_TREES, leaf) ?? []),
+      ...((rests.able && strips?.trees(set | (1 << made.length), w, h, MOST_TREES, leaf)) || []),
     ]) {
       if (task.minBreak > 0 && !breakable(task, tree, w, h)) continue;
       const one = cutSheet(task, source, tree);
