@@ -3,13 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { composeSheets, jobsOfSheets } from '@/core/cutting/engine';
 import { type Random, randomFrom, shuffle } from '@/core/cutting/random';
 import { Beginnings } from '@/core/cutting/sheets/beginnings';
-import { knownCandidates } from '@/core/cutting/sheets/candidates';
+import { candidates, knownCandidates } from '@/core/cutting/sheets/candidates';
 import { checkSheets } from '@/core/cutting/sheets/check';
+import { closest } from '@/core/cutting/sheets/closest';
+import { DenseSheets } from '@/core/cutting/sheets/dense';
 import { Draws } from '@/core/cutting/sheets/draws';
 import { SheetFiller } from '@/core/cutting/sheets/fill';
 import { WayProgram } from '@/core/cutting/sheets/program';
 import { SheetSearch } from '@/core/cutting/sheets/search';
-import { type SheetTask, sheetTasks } from '@/core/cutting/sheets/task';
+import { type CutSheet, type SheetTask, sheetTasks } from '@/core/cutting/sheets/task';
 import { dayOfRectangles } from '../cutting/generate';
 
 const never = () => false;
@@ -141,6 +143,68 @@ describe('Plans drawn by lot', () => {
         program.dispose();
       }
     }
+  });
+});
+
+describe('The end of a plan at once', () => {
+  it('costs as little as trying all sheets that are near their prices, and is none where they make none', () => {
+    let [some, none] = [0, 0];
+    for (const seed of [3, 4, 5, 6]) {
+      for (const task of sheetTasks(dayOfRectangles(seed, 32))) {
+        const { program, search, filler } = readied(task, seed);
+        const racks = task.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
+        const list = program.parts.map(([part, ...more]) => {
+          const { w, h } = task.parts[part!]!;
+          return { part: part!, count: 1 + more.length, w, h };
+        });
+        const dense = new DenseSheets(task, list, [...task.sources.keys()], 400);
+        while (!dense.ready) dense.grow(never);
+        const solved = program.solve(never)!;
+        const { duals, value } = solved;
+        const left = program.all();
+        const ask = (source: number) =>
+          task.sources[source]!.open - (racks.includes(source) ? duals[list.length + racks.indexOf(source)]! : 0);
+        for (const most of [1.02 * value, 1.2 * search.best.cost]) {
+          const near = candidates(dense, program, duals, left.need, ask, most - value, 4000, never);
+          if (!near) continue;
+          /** The least that is made of what is near, a part no more than once. */
+          const known = new Map<string, number>();
+          const cheapest = (need: readonly number[], there: number): number => {
+            const first = need.findIndex((count) => count > 0);
+            if (first < 0) return 0;
+            const key = `${need.join()}:${there}`;
+            const before = known.get(key);
+            if (before !== undefined) return before;
+            let least = task.unmadePenalty + cheapest(need.with(first, need[first]! - 1), there);
+            for (const { sizes, rack, cost } of near) {
+              if (!sizes.includes(first) || (rack >= 0 && (there & (1 << rack)) === 0)) continue;
+              const rest = [...need];
+              for (const size of sizes) rest[size]! -= 1;
+              if (rest.some((count) => count < 0)) continue;
+              least = Math.min(least, cost + cheapest(rest, rack < 0 ? there : there & ~(1 << rack)));
+            }
+            known.set(key, least);
+            return least;
+          };
+          const least = cheapest(left.need, 2 ** racks.length - 1);
+          const found = closest(task, dense, program, left, solved, ask, most, 50, never);
+          const told = `${seed} ${task.id} ${most}`;
+          if (least >= most - 1e-6) {
+            none += 1;
+            expect(found, told).toBe('none');
+          } else {
+            some += 1;
+            const plan = program.planOf(found as CutSheet[]);
+            const cost = plan.sheets.reduce((sum, sheet) => sum + sheet.cost, plan.unmade.length * task.unmadePenalty);
+            expect(cost, told).toBeCloseTo(least, 3);
+          }
+        }
+        expect(filler.pool.count).toBe(list.length);
+        program.dispose();
+      }
+    }
+    expect(some).toBeGreaterThan(5);
+    expect(none).toBeGreaterThan(2);
   });
 });
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { books } from '../shop';
 import type { Unit } from '@/core/units/length';
-import { openWorkOut } from '@/server/open';
+import { openSum, openWorkOut } from '@/server/open';
 import { workOutBody } from '@/core/open/body';
 import { readRequest } from '@/core/open/request';
 import { workOutAnswer } from '@/core/open/answer';
@@ -151,5 +151,56 @@ describe('what is answered', () => {
   it('takes materials by their code from the books it is given', () => {
     expect(books.mouldings.get('M1')!.code).toBe('M1');
     expect(refusal({ glazing: '__proto__' })).toContain('material-unknown');
+  });
+});
+
+describe('sums of the workshop, by themselves', () => {
+  const sum = (name: string, body: object, home: Unit = 'in') => {
+    const result = openSum(name, body, home, undefined, false);
+    return result.ok ? result.value : result.issues.map(({ path, code }) => `${path} ${code}`);
+  };
+  it('keep the opening, the outside or the border of a batch, and refuse a piece that would hardly be covered', () => {
+    const pieces = [
+      { w: '206 mm', h: '306 mm' },
+      { w: '208 mm', h: '306 mm' },
+    ];
+    const kept = { unit: 'mm', equal: 'opening', opening: { w: '200 mm', h: '300 mm' }, pieces };
+    expect(sum('batches', kept, 'mm')).toMatchObject({ pieces: [{ overlap: '3 mm' }, { overlap: '3 mm' }] });
+    expect(sum('batches', { ...kept, pieces: [{ w: '201 mm', h: '306 mm' }] }, 'mm')).toEqual([
+      'pieces.0 batch-overlap',
+    ]);
+  });
+  it('cut to what was built: the package shrinks by what the rabbet came out small', () => {
+    const seat = { top: '402 mm', bottom: '400.5 mm', left: '500 mm', right: '501 mm' };
+    expect(sum('as-built', { unit: 'mm', rabbet: { w: '403 mm', h: '503 mm' }, seat, allowance: '3 mm' })).toEqual({
+      difference: { w: '-2.5 mm', h: '-3 mm' },
+      package: { w: '397.5 mm', h: '497 mm' },
+      cut: { w: '397.5 mm', h: '497 mm' },
+      within: true,
+    });
+  });
+  it('price a moulding ripped from a sheet by the foot, and plan its coats', () => {
+    const made = {
+      sheet: { w: '48 in', h: '96 in' },
+      sheetPrice: '84.00',
+      strip: '2 1/8',
+      kerf: '1/8',
+      minutes: '90',
+      perHour: '56',
+      coats: [
+        { name: 'sealer', minutes: 30, dryHours: 2 },
+        { name: 'varnish', minutes: 30, dryHours: 12 },
+      ],
+    };
+    expect(sum('shop-made', made)).toEqual({
+      strips: 21,
+      length: '2016 in',
+      cost: '1.00 a foot',
+      schedule: [
+        { name: 'sealer', fromHour: 0, dryAtHour: 2.5 },
+        { name: 'varnish', fromHour: 2.5, dryAtHour: 15 },
+      ],
+    });
+    expect(sum('shop-made', { ...made, strip: '60 in' })).toMatchObject({ strips: 0, cost: null });
   });
 });
