@@ -63,6 +63,8 @@ export class SheetExact {
   private readonly states: number;
   private readonly seconds: number;
   private choices = 0;
+  /** Every part is made in some best plan. */
+  private alone = false;
   /** All ways that may be in a better plan have been looked at for whether a blade can cut them. */
   private broken: boolean;
   /** What its steps took, about, in milliseconds. */
@@ -114,6 +116,7 @@ export class SheetExact {
         return undefined;
       case 'count':
         this.phase = 'prices';
+        this.alone = this.goAlone();
         return this.count(all!.list, best, stop);
       case 'prices':
         this.price(best, best.cost - never, stop);
@@ -232,17 +235,20 @@ export class SheetExact {
       this.program!.limit(this.made.length + this.racks.length, { lower: this.prices.fewest, upper: Infinity });
     return found;
   }
+  /** Some best plan makes every part: each could have a new sheet for itself for less than its penalty. */
+  private goAlone(): boolean {
+    const { task, made } = this;
+    const all = this.all!;
+    const singles = all.list.filter(({ set, rack }) => rack === 0 && (set & (set - 1)) === 0);
+    for (const way of singles) all.look(way);
+    return singles.filter(({ source }) => task.sources[source]!.open <= task.unmadePenalty).length === made.length;
+  }
   /** The fewest new sheets that hold all parts; a plan of so many, when one has been found. */
   private count(ways: readonly Way[], best: SheetResult, stop: () => boolean): SheetResult | undefined {
     const { task, made, racks } = this;
     const isNew = ({ source }: CutSheet) => !racks.includes(source);
-    // Some best plan makes every part: each could have a new sheet for itself for less than its penalty.
-    const singles = ways.filter(({ set, rack }) => rack === 0 && (set & (set - 1)) === 0);
-    for (const way of singles) this.all!.look(way);
-    const cheap = singles.filter(({ source }) => task.sources[source]!.open <= task.unmadePenalty);
-    const alone = cheap.length === made.length;
     const whole = best.unmade.length === task.parts.length - made.length;
-    if (!alone || !whole) return undefined;
+    if (!this.alone || !whole) return undefined;
     const areas = made.map((part) => areaOf(task, task.parts[part]!));
     const found = fewestNewSheets(ways, areas, racks.length, best.sheets.filter(isNew).length, stop);
     this.prices = { ...this.prices, fewest: Math.max(this.prices.fewest, found.count) };
