@@ -40,7 +40,7 @@ const STEP_PAIRS = 200_000;
 /** Ways looked at in a step. */
 const LOOKS = 32;
 /** Choices looked at where not every strip comes off: what they leave is known less well. */
-const MOST_BRITTLE = 40;
+const MOST_BRITTLE = 12;
 const ROUNDING = 1e-6;
 const REACH = 0.01;
 
