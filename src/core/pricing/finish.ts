@@ -2,7 +2,7 @@
 import { type Ending, type Money, money, NOTHING, percentOf, spread, sum, withEnding } from '../units/money';
 import { mustDecimal } from '../units/rational';
 import { type PriceBook, TAX_GROUPS } from './book';
-import type { PriceLine, Taxed } from './price-line';
+import type { PiecePrice, PriceLine } from './price-line';
 
 /** What is changed on a piece after its lines. Percents are decimal texts. */
 export interface Adjust {
@@ -10,15 +10,7 @@ export interface Adjust {
   readonly rush?: string | undefined;
   readonly discount?: { readonly percent: string } | { readonly amount: Money } | undefined;
 }
-interface Finished {
-  readonly subtotal: Money;
-  readonly quantityBreak: Money;
-  readonly rush: Money;
-  readonly discount: Money;
-  readonly rounding: Money;
-  readonly price: Money;
-  readonly taxed: Taxed;
-}
+type Finished = Omit<PiecePrice, 'lines' | 'missing'>;
 
 /** The best break that the count reaches, as a percent. */
 const breakFor = (breaks: PriceBook['quantityBreaks'], count: number): string | undefined =>

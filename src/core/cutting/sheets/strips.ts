@@ -156,7 +156,8 @@ export class Strips {
       if (this.short) return undefined;
     }
     const [found, all] = this.told(() => ((set & (set - 1)) === 0 ? this.single(set) : this.joined(set)));
-    if (all) this.known.set(set, found);
+    // What was not looked at for want of work now may be later.
+    if (found || (all && this.work <= this.treesUntil)) this.known.set(set, found);
     return found;
   }
   private single(set: number): Arrangements {
