@@ -132,5 +132,5 @@ test('the open interface streams better plans and says what is wrong', async ({ 
   };
   expect(await codes('/api/v1/cut-plans/sticks', { ...body, endTrim: -1 })).toEqual([400, 'input-wrong']);
   expect(await codes('/api/v1/cut-plans/sticks?budgetMs=abc', body)).toEqual([400, 'budget-wrong']);
-  expect(await codes('/api/v1/cut-plans/planks', body)).toEqual([404, 'topic-unknown']);
+  expect(await codes('/api/v1/cut-plans/planks', body)).toEqual([404, 'path-unknown']);
 });
