@@ -9,6 +9,21 @@ import { useUnit } from './units';
 
 const TONES = { ink: 'var(--ink)', soft: 'var(--soft)', caution: 'var(--caution)', next: 'var(--next)' } as const;
 
+const LEAD = 1.15;
+/** How wide a text is in letters' heights, about; a fraction takes less than it has signs. */
+const widthOf = (text: string): number => 0.5 * text.replace(/ ?\d+\/\d+/g, '12').length;
+/** Fractions are set as such. */
+const withFractions = (text: string) =>
+  text.split(/(?<=\d) (?=\d+\/\d)|(\d+\/\d+)/).map((part, index) =>
+    part && /^\d+\/\d+$/.test(part) ? (
+      <tspan key={index} className="frac" dx={1}>
+        {part}
+      </tspan>
+    ) : (
+      part
+    ),
+  );
+
 interface Paint {
   readonly at: (point: Point) => string;
   readonly unit: Unit;
@@ -85,26 +100,25 @@ function draw(shape: Shape, key: number, paint: Paint) {
     }
     case 'text': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      const { narrow } = shape;
+      const fits = !narrow || widthOf(shape.text) * paint.letters <= narrow.within * paint.scale;
+      const lines = fits ? [shape.text] : narrow.lines;
       return (
-        <text
-          key={key}
-          x={x}
-          y={y}
-          dy="0.34em"
-          fontSize={paint.letters}
-          textAnchor={shape.anchor}
-          fill={TONES[shape.tone ?? 'ink']}
-        >
-          {shape.text.split(/(?<=\d) (?=\d+\/\d)|(\d+\/\d+)/).map((part, index) =>
-            part && /^\d+\/\d+$/.test(part) ? (
-              <tspan key={index} className="frac" dx={1}>
-                {part}
-              </tspan>
-            ) : (
-              part
-            ),
-          )}
-        </text>
+        <g key={key}>
+          {lines.map((line, index) => (
+            <text
+              key={index}
+              x={x}
+              y={y + (index - (lines.length - 1) / 2) * LEAD * paint.letters}
+              dy="0.34em"
+              fontSize={paint.letters}
+              textAnchor={shape.anchor}
+              fill={TONES[shape.tone ?? 'ink']}
+            >
+              {withFractions(line)}
+            </text>
+          ))}
+        </g>
       );
     }
     case 'length': {

@@ -57,7 +57,8 @@ export interface SheetFacts {
   readonly h: number;
   readonly sizeOf: (part: string) => { readonly w: number; readonly h: number };
   readonly labelOf: (part: string) => string;
-  readonly keptLabel: (w: number, h: number) => string;
+  /** Width and height of what is kept, as texts. */
+  readonly keptLabel: (w: number, h: number) => readonly [string, string];
 }
 
 export function sheetScene(sheet: PlannedSheet, facts: SheetFacts): Scene {
@@ -67,7 +68,8 @@ export function sheetScene(sheet: PlannedSheet, facts: SheetFacts): Scene {
     shapes.push({
       kind: 'text',
       at: [x + w / 2, y + h / 2],
-      text: facts.keptLabel(w, h),
+      text: facts.keptLabel(w, h).join(' × '),
+      narrow: { within: w, lines: [`${facts.keptLabel(w, h)[0]} ×`, facts.keptLabel(w, h)[1]] },
       anchor: 'middle',
       tone: 'next',
     });

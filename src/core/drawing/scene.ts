@@ -28,6 +28,8 @@ export type Shape =
       readonly kind: 'text';
       readonly at: Point;
       readonly text: string;
+      /** Lines to write instead where there is less room across than the text takes. */
+      readonly narrow?: { readonly within: number; readonly lines: readonly string[] };
       readonly anchor: 'start' | 'middle' | 'end';
       readonly tone?: 'ink' | 'soft' | 'caution' | 'next';
     }

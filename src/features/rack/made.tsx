@@ -20,6 +20,9 @@ import { cents, gapWords, percent } from './words';
 
 const share = ({ opened, lost }: { opened: number; lost: number }) => (opened > 0 ? lost / opened : 0);
 
+/** What a name on the chart takes. */
+const NAME_HIGH = 16;
+
 /** What was lost of sticks and of sheets, plan by plan. */
 function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
   const [box, { width }] = useBox<HTMLDivElement>();
@@ -43,6 +46,15 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
     ['sticks', 'var(--ink)', 'Sticks'],
     ['sheets', 'var(--next)', 'Sheets'],
   ] as const;
+  // Names beside the last of each, never over one another.
+  const ends = series.map(([kind]) => {
+    const last = rows.findLast(({ plan }) => plan.figures[kind].opened > 0);
+    return last ? y(share(last.plan.figures[kind])) : undefined;
+  });
+  const [one, other] = ends;
+  const near = one !== undefined && other !== undefined ? Math.max(0, NAME_HIGH - Math.abs(one - other)) / 2 : 0;
+  const lower = (other ?? 0) >= (one ?? 0) ? 1 : 0;
+  const nameAt = (index: number): number => ends[index]! + (index === lower ? near : -near);
   return (
     <div ref={box} className={styles.chart}>
       <svg
@@ -59,7 +71,7 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
             </text>
           </g>
         ))}
-        {series.map(([kind, colour, name]) => {
+        {series.map(([kind, colour, name], index) => {
           const there = rows.filter(({ plan }) => plan.figures[kind].opened > 0);
           const path = line<(typeof there)[number]>()
             .x((row) => x(row.at))
@@ -83,14 +95,7 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
                 </rect>
               ))}
               {last && (
-                <text
-                  x={x(last.at) + 10}
-                  y={y(share(last.plan.figures[kind]))}
-                  dy="0.34em"
-                  fontSize={14}
-                  fontWeight={700}
-                  fill={colour}
-                >
+                <text x={x(last.at) + 10} y={nameAt(index)} dy="0.34em" fontSize={14} fontWeight={700} fill={colour}>
                   {name}
                 </text>
               )}

@@ -30,7 +30,7 @@ function OneSheet({ sheet, index, props }: { sheet: PlannedSheet; index: number;
     h: size.h,
     sizeOf: (part) => parts.get(part)!,
     labelOf: (part) => part.split(' ')[0]!,
-    keptLabel: (w, h) => `${text(w)} × ${text(h)}`,
+    keptLabel: (w, h) => [text(w), text(h)],
   });
   return (
     <li className={styles.sheet} data-locked={locked.has(index)}>

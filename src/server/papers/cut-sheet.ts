@@ -105,7 +105,7 @@ function drawSheet(paper: Paper, one: PlannedSheet, { sheets }: CutRequests): vo
     h: size.h,
     sizeOf: (part) => parts.get(part)!,
     labelOf: (part) => part.split(' ')[0]!,
-    keptLabel: (w, h) => `${short(w)} × ${short(h)}`,
+    keptLabel: (w, h) => [short(w), short(h)],
   });
   sheet.scene(scene, LEFT, paper.y + 3, box, box, 8);
   const x = LEFT + box + 8;

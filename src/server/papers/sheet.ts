@@ -232,11 +232,17 @@ export class Sheet {
             color: rgb(1, 1, 1),
           });
         }
-        this.text(text, tx, ty + letters / 8.2, {
-          size: letters,
-          weight: shape.kind === 'length' ? 'bold' : 'text',
-          align,
-        });
+        const weight = shape.kind === 'length' ? 'bold' : 'text';
+        const narrow = shape.kind === 'text' ? shape.narrow : undefined;
+        const fits = !narrow || this.measure(text, letters, weight) <= narrow.within * scale;
+        const lines = fits ? [text] : narrow.lines;
+        const lead = (1.15 * letters) / POINTS_PER_MM;
+        for (const [index, one] of lines.entries())
+          this.text(one, tx, ty + letters / 8.2 + (index - (lines.length - 1) / 2) * lead, {
+            size: letters,
+            weight,
+            align,
+          });
       }
     }
     return scale;
