@@ -19,6 +19,8 @@ export interface Db {
   query<T = Row>(sql: string, params?: readonly unknown[]): Promise<T[]>;
   /** Commits when `work` resolves, rolls back when it throws; throws what it threw. */
   transaction<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
+  /** Several queries that all see the same moment: what is committed in between is not half there. */
+  read<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
 export type Queries = Pick<Db, 'query'>;
@@ -43,8 +45,13 @@ const rowsOf = (reply: Reply): Row[] => ('rows' in reply ? reply.rows : []);
 export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () => undefined): Db {
   const query = async <T>(sql: string, params: readonly unknown[] = []) =>
     rowsOf(await wire({ kind: 'query', sql, params })) as T[];
-  return {
+  const db: Db = {
     query,
+    read: (work) =>
+      db.transaction(async (tx) => {
+        await tx.script('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY');
+        return work(tx);
+      }),
     async transaction(work) {
       const begun = await wire({ kind: 'begin' });
       if (!('tx' in begun)) throw new DbError('no transaction');
@@ -69,6 +76,7 @@ export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () =>
       await afterClose();
     },
   };
+  return db;
 }
 
 interface Answer {

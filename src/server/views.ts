@@ -14,6 +14,7 @@ import {
   paymentsOf,
   piecesOf,
 } from '@/db/queries/orders';
+import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
 import { standing } from './quotes';
 import type { House } from './house';
@@ -25,18 +26,28 @@ export async function shopView(house: House): Promise<ShopView | undefined> {
   return { name: shop.name, homeUnit: shop.home_unit, demo: shop.demo, prices, house: shop.house, lists };
 }
 
-async function viewOf(house: House, order: OrderRow): Promise<OrderView> {
+/** An order and all that belongs to it, as of one moment: its revision must not be older than the rest. */
+async function orderAs(
+  house: House,
+  find: (db: Queries) => Promise<OrderRow | undefined>,
+): Promise<OrderView | undefined> {
+  const current = (await house.books())?.prices.edition;
+  return house.db.read(async (db) => {
+    const order = await find(db);
+    return order && viewOf(house, db, order, current ?? order.edition);
+  });
+}
+async function viewOf(house: House, db: Queries, order: OrderRow, edition: number): Promise<OrderView> {
   const [customer, pieces, payments, cards, jobs] = await Promise.all([
-    customerById(house.db, order.customer_id),
-    piecesOf(house.db, order.id),
-    paymentsOf(house.db, order.id),
-    openCards(house.db, order.id),
-    jobsOfOrder(house.db, order.id),
+    customerById(db, order.customer_id),
+    piecesOf(db, order.id),
+    paymentsOf(db, order.id),
+    openCards(db, order.id),
+    jobsOfOrder(db, order.id),
   ]);
-  const edition = (await house.books())?.prices.edition ?? order.edition;
   const { designs, held, expired } = standing(order, pieces, edition, dayOf(house.clock.now()));
   const steps = await stepsOfAll(
-    house.db,
+    db,
     jobs.map((job) => job.id),
   );
   const state = (id: string) =>
@@ -61,21 +72,19 @@ async function viewOf(house: House, order: OrderRow): Promise<OrderView> {
   };
 }
 
-export async function orderView(house: House, number: number): Promise<OrderView | undefined> {
-  const order = await orderByNumber(house.db, number);
-  return order && viewOf(house, order);
-}
-export async function orderViewById(house: House, id: string): Promise<OrderView | undefined> {
-  const order = await orderById(house.db, id);
-  return order && viewOf(house, order);
-}
+export const orderView = (house: House, number: number): Promise<OrderView | undefined> =>
+  orderAs(house, (db) => orderByNumber(db, number));
+export const orderViewById = (house: House, id: string): Promise<OrderView | undefined> =>
+  orderAs(house, (db) => orderById(db, id));
 
 export async function jobView(house: House, ticket: string): Promise<JobView | undefined> {
-  const job = await jobByTicket(house.db, ticket);
-  const worked = job && (await agreedOf(house.db, job.id));
-  if (!worked) return undefined;
-  const steps = await stepsOf(house.db, job.id);
-  const events = await eventsOf(house.db, job.id);
+  const found = await house.db.read(async (db) => {
+    const job = await jobByTicket(db, ticket);
+    const worked = job && (await agreedOf(db, job.id));
+    return worked && { job, worked, steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) };
+  });
+  if (!found) return undefined;
+  const { job, worked, steps, events } = found;
   return {
     id: job.id,
     ticket: job.ticket,
@@ -101,11 +110,11 @@ export async function jobView(house: House, ticket: string): Promise<JobView | u
 }
 
 export async function boardView(house: House): Promise<BoardView> {
-  const jobs = await openJobs(house.db);
-  const all = await stepsOfAll(
-    house.db,
-    jobs.map((job) => job.id),
-  );
+  const { jobs, all } = await house.db.read(async (db) => {
+    const jobs = await openJobs(db);
+    const ids = jobs.map((job) => job.id);
+    return { jobs, all: await stepsOfAll(db, ids) };
+  });
   const byJob = new Map<string, typeof all>();
   for (const step of all) byJob.set(step.job_id, [...(byJob.get(step.job_id) ?? []), step]);
   return {

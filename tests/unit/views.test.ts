@@ -66,6 +66,26 @@ describe('the demo shop', () => {
   });
 });
 
+describe('a job looked at while something happens to it', () => {
+  it('is shown as it was before or as it is after, its revision never older than its steps', async () => {
+    const { jobs } = await boardView(house);
+    let seen = 0;
+    for (const { ticket, hold, next } of jobs) {
+      const before = (await jobView(house, ticket))!;
+      if (hold || !next || next === 'final-check' || next === 'hand-over') continue;
+      const move = { jobId: before.id, revision: before.revision, step: next, to: 'done' as const, ticks: [] };
+      const [meanwhile, answer] = await Promise.all([jobView(house, ticket), house.command('move-step', move)]);
+      if (!answer.ok) continue;
+      seen += 1;
+      const after = (await jobView(house, ticket))!;
+      const told = (view: typeof before) => [view.revision, view.next, view.steps.map(({ state }) => state).join()];
+      expect(after.revision).toBe(before.revision + 1);
+      expect([told(before), told(after)]).toContainEqual(told(meanwhile!));
+    }
+    expect(seen).toBeGreaterThan(3);
+  });
+});
+
 describe('finding', () => {
   it('finds by number, ticket, part of a name in any case, and digits of the phone', async () => {
     const newest = Math.max(...(await numbers('')));
