@@ -3,7 +3,15 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
-  serverExternalPackages: ['@electric-sql/pglite', 'highs', 'bwip-js', 'pdf-lib', '@pdf-lib/fontkit'],
+  serverExternalPackages: [
+    '@electric-sql/pglite',
+    'highs',
+    'bwip-js',
+    'pdf-lib',
+    '@pdf-lib/fontkit',
+    'fs-native-extensions',
+    'tar',
+  ],
   outputFileTracingRoot: process.cwd(),
 };
 export default config;

@@ -4,7 +4,7 @@
  */
 import fs from 'node:fs';
 import path from 'node:path';
-import type { CommandName, Payload } from '@/contract/commands';
+import { type Asked, type CommandName, commands } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
 import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/route';
@@ -16,7 +16,7 @@ import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
 import type { Tx } from '@/db/client';
-import { getShop, insertEdition, insertShop, putMaterial, putMoulding } from '@/db/queries/books';
+import { getShop, insertEdition, insertShop, putMaterial, putMouldings } from '@/db/queries/books';
 import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
@@ -63,23 +63,24 @@ function designOf(piece: DemoPiece): Design {
 /** Makes commands happen at a moment, by a person. */
 class Teller {
   at: Date;
-  by = 'Ines';
+  by: (typeof STAFF)[number]['name'] = 'Ines';
   constructor(
     private readonly tx: Tx,
     private readonly house: House,
     readonly shop: Shop,
+    private readonly ids: ReadonlyMap<string, string>,
     now: Date,
   ) {
     this.at = now;
   }
 
-  async do<N extends CommandName>(name: N, payload: Payload<N>): Promise<void> {
+  async do<N extends CommandName>(name: N, payload: Asked<N>): Promise<void> {
     await perform(
       this.tx,
       crypto.randomUUID(),
       name,
-      payload as never,
-      { house: this.house, by: this.by, now: this.at },
+      commands[name].payload.parse(payload) as never,
+      { house: this.house, by: this.ids.get(this.by)!, now: this.at },
       handlers,
     );
   }
@@ -255,18 +256,24 @@ export async function seedDemo(house: House): Promise<void> {
       house: STARTING_HOUSE,
       demo: true,
     });
-    await insertEdition(tx, 1, daysAfter(now, -90), 'Ines', 'first books');
-    for (const [index, one] of mouldings.entries()) await putMoulding(tx, one, 1, index);
+    const people = new Map(STAFF.map((one) => [one.name as string, crypto.randomUUID() as string]));
+    for (const [index, one] of STAFF.entries())
+      await insertStaff(tx, { id: people.get(one.name)!, name: one.name, role: one.role, pin_hash: hashes[index]! });
+    const edition = await insertEdition(tx, daysAfter(now, -90), people.get('Ines')!, 'first books');
+    await putMouldings(
+      tx,
+      edition,
+      mouldings.map((moulding, position) => ({ moulding, position })),
+    );
     for (const [index, one] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', one, index);
     for (const [index, one] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', one, index);
     for (const [index, one] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', one, index);
-    for (const [index, one] of STAFF.entries())
-      await insertStaff(tx, { id: crypto.randomUUID(), name: one.name, role: one.role, pin_hash: hashes[index]! });
     const books = (await readBooks(tx))!;
     const tell = new Teller(
       tx,
       house,
       { settings: books.settings, books: books.catalogue, prices: books.prices },
+      people,
       daysAfter(now, -80),
     );
     const ids: string[] = [];

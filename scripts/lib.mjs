@@ -2,8 +2,8 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
-import net from 'node:net';
 import path from 'node:path';
+import { pathToFileURL } from 'node:url';
 
 export const ENV = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
 const bin = (name) => path.join('node_modules', '.bin', process.platform === 'win32' ? `${name}.cmd` : name);
@@ -47,7 +47,14 @@ const sources = () => {
     }
   };
   for (const folder of ['src', 'demo', 'public']) if (fs.existsSync(folder)) walk(folder);
-  return [...found.sort(), 'next.config.ts', 'tsconfig.json', 'package-lock.json', 'scripts/prepare-database.mjs'];
+  return [
+    ...found.sort(),
+    'next.config.ts',
+    'tsconfig.json',
+    'package-lock.json',
+    'scripts/prepare-database.mjs',
+    'scripts/bundle.mjs',
+  ];
 };
 
 /** The production build and the prepared empty database, made again only when a source changed. */
@@ -59,39 +66,18 @@ export function build() {
   process.stdout.write('Building …\n');
   tool('next', ['build']);
   run('node', ['scripts/prepare-database.mjs']);
+  run('node', ['scripts/bundle.mjs']);
   fs.writeFileSync(mark, wanted);
 }
 
 export const port = () => process.env.PORT ?? '3000';
 
-/** Whether nobody listens there yet; otherwise another server's answer would be taken for ours. */
-const free = (host) =>
-  new Promise((resolve) => {
-    const probe = net.createServer();
-    probe.once('error', () => resolve(false));
-    probe.listen(Number(port()), host, () => probe.close(() => resolve(true)));
-  });
-
-/** Starts the built server; resolves with its address once it answers. */
-export async function serve(env, host) {
-  const address = `http://${host === '0.0.0.0' ? 'localhost' : host}:${port()}`;
-  if (!(await free(host))) {
-    process.stderr.write(`Port ${port()} is taken by another program. Stop it, or set PORT to another number.\n`);
-    process.exit(1);
-  }
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port(), '-H', host], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...ENV, ...env },
-  });
-  const ended = new Promise((resolve) => server.once('exit', resolve));
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-  let alive = true;
-  void ended.then(() => (alive = false));
-  while (alive) {
-    const answer = await fetch(`${address}/sign-in`).catch(() => undefined);
-    if (answer?.ok) break;
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
-  if (!alive) process.exit(1);
-  return { address, server, ended };
+/** Serves the built shop in this process, as the environment says; returns when it answers. */
+export async function serve(env) {
+  Object.assign(process.env, { NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', PORT: port(), ...env });
+  await import(pathToFileURL(path.resolve('.build', 'main.mjs')).href);
 }
+
+/** Starts the built shop as a program of its own, for tests and benches. */
+export const serveApart = (env, stdio) =>
+  spawn(process.execPath, ['.build/main.mjs'], { stdio, env: { ...ENV, NODE_ENV: 'production', ...env } });

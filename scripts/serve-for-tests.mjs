@@ -1,17 +1,13 @@
 /** Serves the production build on a data folder of its own, for the browser tests: PORT, then `demo` or `shop`. */
-import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { ENV } from './lib.mjs';
+import { serveApart } from './lib.mjs';
 
 const [port, mode] = process.argv.slice(2);
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-test-'));
-const env = { ...ENV, LOPREN_DATA: data, ...(mode === 'demo' ? { LOPREN_DEMO: '1' } : {}) };
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', port, '-H', '127.0.0.1'], {
-  stdio: 'inherit',
-  env,
-});
+const own = mode === 'demo' ? { LOPREN_DEMO: '1' } : { LOPREN_SET_UP_CODE: 'TESTS-CODES' };
+const server = serveApart({ PORT: port, LOPREN_DATA: data, ...own }, 'inherit');
 const stop = () => {
   server.kill('SIGKILL');
   fs.rmSync(data, { recursive: true, force: true });

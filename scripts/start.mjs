@@ -1,11 +1,6 @@
-/** npm start: your own shop, with its data in ./data (LOPREN_DATA). The first visit asks for the owner's name and PIN. */
+/** npm start: your own shop, with its data in ./data (LOPREN_DATA). The first visit asks for the code that is printed here. */
 import { build, install, serve } from './lib.mjs';
 
 install();
 build();
-const { address, ended } = await serve(
-  { LOPREN_DATA: process.env.LOPREN_DATA ?? 'data' },
-  process.env.LOPREN_HOST ?? '0.0.0.0',
-);
-process.stdout.write(`\nLopren is open at ${address}\n`);
-process.exit((await ended) ?? 0);
+await serve({ LOPREN_DATA: process.env.LOPREN_DATA ?? 'data' });

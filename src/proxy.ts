@@ -19,7 +19,14 @@ function policy(nonce: string): string {
   ].join('; ');
 }
 
+/** What did not come through the front of this program was not looked over; it gets nothing. */
+function roundTheFront({ headers }: NextRequest): boolean {
+  const key = process.env.LOPREN_FRONT_KEY;
+  return key !== undefined && headers.get('x-lopren-front') !== key;
+}
+
 export function proxy(request: NextRequest): NextResponse {
+  if (roundTheFront(request)) return new NextResponse(null, { status: 403 });
   const nonce = btoa(crypto.randomUUID());
   const csp = policy(nonce);
   const headers = new Headers(request.headers);

@@ -57,6 +57,8 @@ export function evaluate({ formula, inputs, value }: Working): number {
   const result = total();
   if (rest() !== '') throw new Error(`left over: ${rest()}`);
   if (value.kind === 'number') return result;
-  const money = value.kind === 'money' && Object.values(inputs).some((one) => one.kind === 'number');
+  // Money from numbers alone is in whole coins; money times a number is in minor units as it was.
+  const kinds = Object.values(inputs).map((one) => one.kind);
+  const money = value.kind === 'money' && kinds.includes('number') && !kinds.includes('money');
   return money ? Math.round(result * 100) : Math.floor(result + 0.5);
 }

@@ -1,11 +1,12 @@
 /** A house on a database in memory, with a clock that tests can set, for use cases without a browser. */
-import { type CommandName, type Payload } from '@/contract/commands';
+import type { Asked, CommandName, Role } from '@/contract/commands';
 import { dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { openPglite } from '@/db/pglite/disk';
 import { Host } from '@/db/pglite/host';
-import type { Person } from '@/db/queries/staff';
-import { handlers } from '@/server/commands';
+import { type Person, staffByName } from '@/db/queries/staff';
+import type { Viewer } from '@/server/access';
+import { handlers, readyings } from '@/server/commands';
 import { houseOver } from '@/server/compose';
 import { enter } from '@/server/door';
 import type { House } from '@/server/house';
@@ -15,19 +16,49 @@ export interface TestHouse extends House {
   readonly owner: Person;
   command<N extends CommandName>(
     name: N,
-    payload: Payload<N>,
-    options?: { id?: string; as?: Person | undefined },
+    payload: Asked<N>,
+    options?: { id?: string; as?: Person | undefined; session?: string; program?: boolean },
   ): ReturnType<typeof enter>;
+  setUp(homeUnit?: 'in' | 'mm'): Promise<void>;
+  /** The same house, its owner being somebody who is there already. */
+  as(owner: Person): TestHouse;
+  /** Somebody of that role who looks at a view; Ada for the owner. */
+  viewer<R extends Role = 'owner'>(role?: R): Viewer<R>;
 }
 
 export async function openHouse(): Promise<TestHouse> {
   const host = new Host(await openPglite(undefined, '.build/empty-database.tar'));
+  await host.open();
   const db = dbOver((ask) => host.handle(ask));
   await migrate(db, readMigrations('src/db/migrations'));
   const clock = { at: new Date('2031-05-05T10:00:00Z'), now: () => clock.at };
   const house = houseOver(db, clock, Buffer.alloc(32, 7), false);
-  const owner: Person = { id: crypto.randomUUID(), name: 'Ada', role: 'owner' };
-  const command: TestHouse['command'] = (name, payload, { id = crypto.randomUUID(), ...options } = {}) =>
-    enter(house, 'as' in options ? options.as : owner, { id, name, payload }, handlers);
-  return { ...house, clock, owner, command };
+  const ada = { id: '', name: 'Ada', role: 'owner' as const };
+  const command: TestHouse['command'] = async (name, payload, { id = crypto.randomUUID(), ...options } = {}) => {
+    const person = 'as' in options ? options.as : ada;
+    const asker = { person, session: options.session, program: options.program ?? false };
+    return enter(house, asker, { id, name, payload }, handlers, readyings);
+  };
+  /** Sets the shop up; its owner is Ada. */
+  const setUp: TestHouse['setUp'] = async (homeUnit = 'in') => {
+    const payload = { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit, code: '' };
+    const done = await command('set-up-shop', payload, { as: undefined });
+    if (!done.ok) throw new Error(JSON.stringify(done.issues));
+    ada.id = (await staffByName(db, 'Ada'))!.id;
+  };
+  const viewer = ((role: Role = 'owner') => ({
+    house,
+    session: 'test',
+    person: role === 'owner' ? ada : { id: crypto.randomUUID(), name: role, role },
+  })) as unknown as TestHouse['viewer'];
+  const test: TestHouse = {
+    ...house,
+    clock,
+    owner: ada,
+    command,
+    setUp,
+    viewer,
+    as: ({ id, name }) => (Object.assign(ada, { id, name }), test),
+  };
+  return test;
 }

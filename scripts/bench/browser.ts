@@ -1,9 +1,10 @@
 /** The production server and the Desk in Chromium: start, first paint, memory, scripting per keystroke. */
-import { type ChildProcess, spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { type Page, chromium } from '@playwright/test';
+import { serveApart } from '../lib.mjs';
 import { say, sayOne } from './figures';
 
 const PORT = 3921;
@@ -12,14 +13,7 @@ const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-bench-'));
 
 async function start(): Promise<{ server: ChildProcess; ms: number }> {
   const from = performance.now();
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
-    {
-      stdio: 'ignore',
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', LOPREN_DEMO: '1', LOPREN_DATA: data },
-    },
-  );
+  const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, 'ignore');
   for (;;) {
     const answer = await fetch(`${BASE}/sign-in`).catch(() => undefined);
     if (answer?.ok) return { server, ms: performance.now() - from };

@@ -4,12 +4,12 @@
  * the first plan, time in all, memory of the server. Every plan goes through the checker here as well. `CUT_BUDGETS`,
  * `CUT_ROWS` and `CUT_SEEDS` choose less or more.
  */
-import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { SheetsPlan, SheetsRequest, SticksPlan, SticksRequest } from '@/core/cutting/request';
 import { checkSheets } from '@/core/cutting/sheets/check';
+import { serveApart } from '../lib.mjs';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import {
   bulkFrames,
@@ -49,11 +49,7 @@ const chosen = process.env.CUT_ROWS ?? '';
 const budgets = (process.env.CUT_BUDGETS ?? '100,1000,10000').split(',').map(Number);
 
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-cutting-'));
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
-  { stdio: 'ignore', env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', LOPREN_DEMO: '1', LOPREN_DATA: data } },
-);
+const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, 'ignore');
 const base = `http://127.0.0.1:${PORT}`;
 while (!(await fetch(`${base}/sign-in`).catch(() => undefined))?.ok) {
   if (server.exitCode !== null) throw new Error('the server did not start; is it built?');

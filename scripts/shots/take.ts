@@ -1,21 +1,15 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
+import { serveApart } from '../lib.mjs';
 
 const PORT = 3923;
 const BASE = `http://127.0.0.1:${PORT}`;
 const INTO = path.join('docs', 'screenshots');
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-shots-'));
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
-  {
-    stdio: 'ignore',
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', LOPREN_DEMO: '1', LOPREN_DATA: data },
-  },
-);
+const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, 'ignore');
 while (!(await fetch(`${BASE}/sign-in`).catch(() => undefined))?.ok)
   await new Promise((resolve) => setTimeout(resolve, 100));
 

@@ -6,6 +6,7 @@ import { groupRuleSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
 import { LONGEST } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
+import { settingsSchema } from './settings';
 
 export const ROLES = ['owner', 'counter', 'bench'] as const;
 export type Role = (typeof ROLES)[number];
@@ -14,8 +15,17 @@ const ALL: readonly Role[] = ROLES;
 
 const id = z.uuid();
 const revision = z.int().min(0);
-const line = (most: number) => z.string().trim().min(1).max(most);
-const day = z.iso.date();
+/** A text with something to see in it, and none of the signs that turn or hide others. */
+const seen = /[\p{L}\p{N}\p{P}\p{S}]/u;
+const hiding = /[\p{Cc}\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/u;
+const line = (most: number) =>
+  z
+    .string()
+    .trim()
+    .min(1)
+    .max(most)
+    .refine((text) => seen.test(text) && !hiding.test(text), 'letters or figures that can be seen');
+const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'a day from 2000 to 2199');
 const amount = z.int().positive().max(MOST_MONEY);
 export const pinSchema = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
 export const LARGEST_LIST = 2_000_000;
@@ -60,14 +70,49 @@ export const sheetsPlanSchema = z.object({
 
 const checkPoints = Object.keys(CHECK_POINTS) as [CheckPoint, ...CheckPoint[]];
 
+/** One command: who may give it, and what it needs. */
+export interface Command {
+  readonly roles: readonly Role[];
+  readonly payload: z.ZodType;
+  /** Keys that are never written down, not even as part of a digest. */
+  readonly secret?: readonly string[];
+  /** Only the program itself gives it. */
+  readonly internal?: true;
+}
+const OWNER: readonly Role[] = ['owner'];
+
 export const commands = {
   'set-up-shop': {
     roles: [] as readonly Role[],
-    payload: z.object({ shop: line(80), owner: line(60), pin: pinSchema, homeUnit: z.enum(['in', 'mm']) }),
+    payload: z.object({
+      shop: line(80),
+      owner: line(60),
+      pin: pinSchema,
+      homeUnit: z.enum(['in', 'mm']),
+      /** What the console printed. */
+      code: z.string().max(40),
+    }),
+    secret: ['pin', 'code'],
   },
   'add-staff': {
     roles: ['owner'] as readonly Role[],
     payload: z.object({ id, name: line(60), pin: pinSchema, role: z.enum(ROLES) }),
+    secret: ['pin'],
+  },
+  /** One's own, with the one it was; or anybody's, by the owner. */
+  'change-pin': {
+    roles: ALL,
+    payload: z.object({ staffId: id, was: z.string().max(20), pin: pinSchema }),
+    secret: ['was', 'pin'],
+  },
+  /** Whoever leaves; their sessions end, what they did keeps their name. */
+  'remove-person': { roles: OWNER, payload: z.object({ staffId: id }) },
+  're-admit-person': { roles: OWNER, payload: z.object({ staffId: id, pin: pinSchema }), secret: ['pin'] },
+  /** Signs a person out everywhere, but not the one who asks here. */
+  'end-sessions': { roles: ALL, payload: z.object({ staffId: id }) },
+  'change-settings': {
+    roles: OWNER,
+    payload: z.object({ edition: z.int().min(0), settings: settingsSchema }),
   },
   'add-customer': {
     roles: COUNTER,
@@ -106,9 +151,12 @@ export const commands = {
   'cancel-order': { roles: COUNTER, payload: z.object({ orderId: id, revision, reason: line(300) }) },
   'take-cash': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount }) },
   'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount }) },
+  /** Nobody waits for the terminal's answer any more. Should it come all the same, it counts. */
+  'drop-card': { roles: COUNTER, payload: z.object({ requestId: id }) },
   'card-answer': {
-    roles: COUNTER,
-    payload: z.object({ requestId: id, answer: z.enum(['approved', 'declined', 'unanswered', 'dropped']) }),
+    roles: [] as readonly Role[],
+    internal: true,
+    payload: z.object({ requestId: id, answer: z.enum(['approved', 'declined', 'unanswered']) }),
   },
   'reverse-payment': { roles: COUNTER, payload: z.object({ paymentId: id, newId: id, reason: line(300) }) },
   'move-step': {
@@ -164,15 +212,19 @@ export const commands = {
       noGo: z.array(z.object({ from: z.int().min(0), to: z.int().min(0) })).max(20),
       place: z.string().trim().max(60),
       note: z.string().trim().max(200),
+      /** What was last seen; null for a piece that is new. */
+      revision: revision.nullable().default(null),
     }),
   },
-  'remove-rack-piece': { roles: ALL, payload: z.object({ id, reason: line(200) }) },
+  'remove-rack-piece': { roles: ALL, payload: z.object({ id, revision, reason: line(200) }) },
   'set-stock': {
     roles: ALL,
     payload: z.object({
       material: line(40),
       onHand: z.int().min(0).max(100_000),
       minimum: z.int().min(0).max(100_000),
+      /** What was last seen; null when it was never counted. */
+      revision: revision.nullable().default(null),
     }),
   },
   'import-rack': { roles: ALL, payload: z.object({ text: z.string().max(LARGEST_LIST), file: z.string().max(200) }) },
@@ -197,10 +249,14 @@ export const commands = {
       left: z.object({ length: rackLength, height: rackLength.nullable() }).nullable(),
     }),
   },
-} as const;
+} as const satisfies Readonly<Record<string, Command>>;
 
 export type CommandName = keyof typeof commands;
 export type Payload<N extends CommandName> = z.infer<(typeof commands)[N]['payload']>;
+/** What is asked with: keys that have a usual value may be left out. */
+export type Asked<N extends CommandName> = z.input<(typeof commands)[N]['payload']>;
+/** A command's rules, whichever it is. */
+export const commandOf = (name: CommandName): Command => commands[name];
 
 /** One request at the door. The id is made once per intent, so that a repeated request does nothing twice. */
 export const envelopeSchema = z.object({ id: z.uuid(), name: z.string().max(40), payload: z.unknown() });

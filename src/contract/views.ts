@@ -12,10 +12,47 @@ import type { WorkedOut } from '@/core/work-out';
 import type { PlannedRow } from '@/core/books/moulding-list';
 import type { Issue } from '@/core/issue';
 import type { Role } from './commands';
+import type { ShopSettings } from './settings';
 
 export interface PersonView {
+  readonly id: string;
   readonly name: string;
   readonly role: Role;
+  readonly active: boolean;
+}
+/** Where somebody is signed in. */
+export interface SessionView {
+  readonly id: string;
+  readonly staffId: string;
+  readonly name: string;
+  readonly address: string;
+  readonly since: string;
+  readonly seen: string;
+  /** The one that looks. */
+  readonly here: boolean;
+}
+export interface SecurityView {
+  readonly people: readonly PersonView[];
+  readonly sessions: readonly SessionView[];
+  readonly events: readonly {
+    readonly id: number;
+    readonly at: string;
+    readonly what: string;
+    readonly person: string;
+    readonly address: string;
+    readonly detail: Readonly<Record<string, unknown>>;
+  }[];
+}
+export interface BackUpView {
+  readonly name: string;
+  readonly at: string;
+  readonly bytes: number;
+}
+export interface SettingsView {
+  readonly edition: number;
+  readonly settings: ShopSettings;
+  readonly editions: readonly { readonly number: number; readonly at: string; readonly by: string }[];
+  readonly backUps: readonly BackUpView[];
 }
 export interface ShopView {
   readonly name: string;
@@ -69,6 +106,8 @@ export interface OrderView {
   readonly agreed: OrderPrice | null;
   readonly payments: readonly PaymentView[];
   readonly paid: number;
+  /** Paid beyond what is due, to be given back. */
+  readonly owedBack: number;
   /** Questions to the card terminal that are not answered yet. */
   readonly openCards: readonly { readonly id: string; readonly amount: number }[];
   readonly jobs: readonly JobSummary[];
@@ -143,11 +182,13 @@ export interface RackPieceView extends ListedPiece {
   readonly code: string;
   readonly origin: 'typed' | 'list' | 'offcut' | 'drop-out' | 'spoiled';
   readonly addedAt: string;
+  readonly revision: number;
 }
 export interface StockView {
   readonly material: string;
   readonly onHand: number;
   readonly minimum: number;
+  readonly revision: number;
 }
 /** A job with something to cut, and what. */
 export interface CutJobView {
@@ -181,4 +222,6 @@ export interface RackView {
   readonly plans: readonly MadePlanView[];
   readonly lists: ListedMaterials;
   readonly homeUnit: Unit;
+  /** Whether costs are known here; without them a plan counts material, not money. */
+  readonly money: boolean;
 }

@@ -1,28 +1,27 @@
 /**
  * Taking money by card. The terminal is outside: it is asked between two commands, never inside a transaction. If
  * its answer is lost (or we are), the request stays open and is asked again with the same reference, which cannot
- * charge twice.
+ * charge twice. Who asks was looked at before: a `CounterViewer` is needed to get here.
  */
-import { type Outcome, good } from '@/core/issue';
+import { type Outcome, bad, good, issue } from '@/core/issue';
 import { money } from '@/core/units/money';
 import { cardRequest } from '@/db/queries/orders';
-import type { Person } from '@/db/queries/staff';
+import type { CounterViewer } from './access';
 import { handlers } from './commands';
 import { enter } from './door';
-import type { House } from './house';
 
-/** Asks the terminal about an open request and writes its answer down. */
+/** Asks the terminal about an open request and writes its answer down, whatever became of the question meanwhile. */
 export async function settleCard(
-  house: House,
-  person: Person | undefined,
+  { house, person, session }: Pick<CounterViewer, 'house' | 'person' | 'session'>,
   requestId: string,
 ): Promise<Outcome<Record<string, unknown>>> {
   const request = await cardRequest(house.db, requestId);
-  if (request && request.state !== 'open' && request.state !== 'unanswered') return good({ state: request.state });
-  const answer = request ? await house.terminal.charge(requestId, money(request.amount)) : 'dropped';
+  if (!request) return bad(issue('card-unknown'));
+  if (request.state !== 'open' && request.state !== 'unanswered') return good({ state: request.state });
+  const answer = await house.terminal.charge(requestId, money(request.amount));
   return enter(
     house,
-    person,
+    { person, session, program: true },
     { id: crypto.randomUUID(), name: 'card-answer', payload: { requestId, answer } },
     handlers,
   );

@@ -1,39 +1,43 @@
 /** Puts the house together: database, stand-ins, clock, secret. One for the whole process, kept through hot reloads. */
-import { randomBytes } from 'node:crypto';
+import { randomInt } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { type Db, openDb } from '@/db/client';
+import { type Db, DbUnavailable, openDb } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { simulatedMatCutter } from '@/standins/mat-cutter/mat-cutter';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
+import { type BackUps, backUpsOf } from './back-up/back-ups';
+import { listenForCommands } from './back-up/control';
 import { type Clock, systemClock } from './clock';
 import { warmUp } from './cutting/plans';
 import { CuttingPool } from './cutting/pool';
 import { type House, keptBooks } from './house';
 import { newBus } from './live';
+import { runEachMinute } from './minutes';
 
 const root = () => /*turbopackIgnore: true*/ process.cwd();
 export const dataFolder = () => path.resolve(/*turbopackIgnore: true*/ root(), process.env.LOPREN_DATA ?? 'data');
 
-/** The key that signs session cookies: made at the first start, kept beside the data, readable by its owner only. */
-function secretIn(folder: string): Buffer {
-  const file = path.join(folder, 'secret');
-  if (!fs.existsSync(file)) fs.writeFileSync(file, randomBytes(32), { mode: 0o600 });
-  return fs.readFileSync(file);
-}
-
 const cuttingThread = () => new Worker(new URL('../workers/cutting.worker.ts', import.meta.url));
 
+interface Rest {
+  readonly thread?: () => Worker;
+  readonly setUpCode?: string | undefined;
+  readonly folder?: string;
+}
 export const houseOver = (
   db: Db,
   clock: Clock,
   secret: Buffer,
   demo: boolean,
-  thread: () => Worker = cuttingThread,
+  { thread = cuttingThread, setUpCode, folder }: Rest = {},
 ): House => {
   const bus = newBus();
   const cutting = new CuttingPool(thread);
+  const books = keptBooks(db, bus);
+  const backUps: BackUps | undefined =
+    folder === undefined ? undefined : backUpsOf(folder, db, clock, books.shopSettings);
   return {
     db,
     clock,
@@ -43,28 +47,61 @@ export const houseOver = (
     cutting,
     secret,
     demo,
-    ...keptBooks(db, bus),
+    setUpCode,
+    backUps,
+    ...books,
   };
 };
+
+/** Ten signs without those that look alike, in two groups. */
+function newCode(): string {
+  const signs = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
+  const five = () => Array.from({ length: 5 }, () => signs[randomInt(signs.length)]).join('');
+  return `${five()}-${five()}`;
+}
 
 async function build(): Promise<House> {
   const folder = dataFolder();
   const demo = process.env.LOPREN_DEMO === '1';
-  const db = await openDb({ folder, prepared: path.join(root(), '.build', 'empty-database.tar') });
-  await migrate(db, readMigrations(path.join(root(), 'src', 'db', 'migrations')));
-  const house = houseOver(db, systemClock, secretIn(folder), demo);
-  if (demo) await (await import('@demo/seed')).seedDemo(house);
+  const db = await openDb({
+    folder,
+    prepared: path.join(/*turbopackIgnore: true*/ root(), '.build', 'empty-database.tar'),
+  });
+  await migrate(db, readMigrations(path.join(/*turbopackIgnore: true*/ root(), 'src', 'db', 'migrations')));
+  const secret = fs.readFileSync(path.join(/*turbopackIgnore: true*/ folder, 'secret'));
+  const of = houseOver(db, systemClock, secret, demo, {
+    setUpCode: process.env.LOPREN_SET_UP_CODE ?? newCode(),
+    folder,
+  });
+  if (demo) await (await import('@demo/seed')).seedDemo(of);
+  else if (!(await of.books()))
+    process.stdout.write(`\nThis shop is not set up yet. The code to set it up: ${of.setUpCode}\n`);
+  listenForCommands(folder, of.backUps!);
+  runEachMinute(of);
   // In the background, for the first plan; whoever asks for one is told what goes wrong.
-  void warmUp(house.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
-  return house;
+  void warmUp(of.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
+  return of;
 }
 
 const KEY = Symbol.for('lopren.house');
 type Holder = { [KEY]?: Promise<House> };
 
-/** The house of this process. Throws FolderInUse when another process has the data folder. */
+/** The house of this process. Throws StartRefused when the data folder cannot be taken or is not whole. */
 export function house(): Promise<House> {
   const holder = globalThis as Holder;
   holder[KEY] ??= build();
   return holder[KEY];
+}
+
+/** Ends what the house has going: live streams, then the database when its queue is empty. For the end of the program. */
+export async function closeHouse(): Promise<void> {
+  const built = (globalThis as Holder)[KEY];
+  if (!built) return;
+  const { bus, db } = await built;
+  bus.end();
+  try {
+    await db.close();
+  } catch (error) {
+    if (!(error instanceof DbUnavailable)) throw error;
+  }
 }

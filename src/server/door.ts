@@ -3,28 +3,49 @@
  * before and after; then the live screens are told. Expected failure is a value and rolls everything back. The same
  * request twice (same id) does nothing twice: the second is answered from the record.
  */
-import { createHash } from 'node:crypto';
-import { type CommandName, type Payload, commands, envelopeSchema } from '@/contract/commands';
+import { createHmac } from 'node:crypto';
+import { type CommandName, type Payload, type Role, commandOf, commands, envelopeSchema } from '@/contract/commands';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { DbError, type Tx } from '@/db/client';
 import { type AuditEntry, commandById, insertAudit, insertCommand } from '@/db/queries/door';
-import type { Person } from '@/db/queries/staff';
+import { type Person, insertSecurity } from '@/db/queries/staff';
+import type { By } from '@/db/queries/rows';
 import type { House } from './house';
+import { type SecurityWhat, logSecurity } from './security-log';
+import { sessionsEnded } from './sessions';
 
 /** What a handler may know besides its payload. */
 export interface Context {
   readonly house: House;
-  readonly by: string;
+  /** Who asks; null for the program itself, and for whoever sets up a shop. */
+  readonly by: By;
+  readonly role?: Role | undefined;
   readonly now: Date;
+  /** What was made ready before the transaction, by `Readying`. */
+  readonly ready?: unknown;
+  /** Where the request came from, for the security log. */
+  readonly address?: string;
+  /** The session it came by. */
+  readonly session?: string | undefined;
 }
 export interface Done {
   readonly result?: Readonly<Record<string, string | number | boolean | null>>;
   readonly audit: readonly AuditEntry[];
   /** What the live screens should look at again: `order:…`, `job:…`, `books`. */
   readonly touched: readonly string[];
+  /** What the owner should find in the security log. */
+  readonly security?: SecurityWhat;
+  /** Sessions that the command ended. */
+  readonly ended?: readonly string[];
 }
 export type Handler<N extends CommandName> = (tx: Tx, payload: Payload<N>, context: Context) => Promise<Outcome<Done>>;
 export type Handlers = { readonly [N in CommandName]: Handler<N> };
+/**
+ * What takes long and can be done before the transaction, so that nobody waits for it: a slow hash, a list written in
+ * slices where nobody sees it yet. Its value is `context.ready`.
+ */
+export type Readying<N extends CommandName> = (payload: Payload<N>, context: Context) => Promise<Outcome<unknown>>;
+export type Readyings = { readonly [N in CommandName]?: Readying<N> };
 
 export class Refused extends Error {
   constructor(readonly issues: Issue[]) {
@@ -32,18 +53,32 @@ export class Refused extends Error {
   }
 }
 
-const digestOf = (payload: unknown) => createHash('sha256').update(JSON.stringify(payload)).digest('hex');
+/** Tells two payloads apart and nothing else: keyed, and without what is secret in them. */
+function digestOf({ secret }: House, name: CommandName, payload: Readonly<Record<string, unknown>>): string {
+  const hidden = commandOf(name).secret ?? [];
+  const shown = Object.fromEntries(Object.entries(payload).filter(([key]) => !hidden.includes(key)));
+  return createHmac('sha256', secret)
+    .update(JSON.stringify([name, shown]))
+    .digest('base64url');
+}
 
-/** Reads the envelope and the payload; every mistake is an issue with its path. */
-function read(body: unknown): Outcome<{ id: string; name: CommandName; payload: never }> {
+interface Request {
+  readonly id: string;
+  readonly name: CommandName;
+  readonly payload: unknown;
+}
+/** Reads the envelope; every mistake is an issue with its path. */
+function readEnvelope(body: unknown): Outcome<Request> {
   const envelope = envelopeSchema.safeParse(body);
   if (!envelope.success) return bad(...schemaIssues(envelope.error.issues));
   const { id, name, payload } = envelope.data;
-  if (!Object.hasOwn(commands, name)) return bad(issue('command-unknown', { name }));
-  const known = name as CommandName;
-  const checked = commands[known].payload.safeParse(payload);
-  if (!checked.success) return bad(...schemaIssues(checked.error.issues));
-  return good({ id, name: known, payload: checked.data as never });
+  return Object.hasOwn(commands, name)
+    ? good({ id, name: name as CommandName, payload })
+    : bad(issue('command-unknown', { name }));
+}
+function readPayload({ name, payload }: Request): Outcome<never> {
+  const checked = commands[name].payload.safeParse(payload);
+  return checked.success ? good(checked.data as never) : bad(...schemaIssues(checked.error.issues));
 }
 
 interface SchemaIssue {
@@ -71,39 +106,77 @@ export async function perform(
   context: Context,
   handlers: Handlers,
 ): Promise<Done> {
-  const digest = digestOf(payload);
+  const digest = digestOf(context.house, name, payload);
   const before = await commandById(tx, id);
   if (before) {
-    if (before.name !== name || before.digest !== digest) throw new Refused([issue('command-reused', { id })]);
+    // What an earlier Lopren wrote down has no digest any more.
+    if (before.name !== name || (before.digest !== '' && before.digest !== digest))
+      throw new Refused([issue('command-reused', { id })]);
     return { result: before.result as never, audit: [], touched: [] };
   }
   const outcome = await (handlers[name] as Handler<CommandName>)(tx, payload, context);
   if (!outcome.ok) throw new Refused(outcome.issues);
   await insertCommand(tx, { id, name, digest, by: context.by, at: context.now, result: outcome.value.result });
   for (const entry of outcome.value.audit) await insertAudit(tx, id, context.now, context.by, entry);
+  const { security } = outcome.value;
+  if (security)
+    await insertSecurity(tx, context.now, { what: security, staffId: context.by, address: context.address ?? 'local' });
   return outcome.value;
 }
 
 /** PostgreSQL's code for a key that is there already. */
 const TAKEN = '23505';
 
+/** Who asks at the door, and how. */
+export interface Asker {
+  readonly person: Person | undefined;
+  readonly address?: string;
+  readonly session?: string | undefined;
+  /** The program itself: it may give commands that are closed to everybody else. */
+  readonly program?: boolean;
+}
+
 /** Lets a command through, or answers what stands in its way. Only faults of the program are thrown. */
 export async function enter(
   house: House,
-  person: Person | undefined,
+  asker: Asker,
   body: unknown,
   handlers: Handlers,
+  readyings: Readyings = {},
 ): Promise<Outcome<NonNullable<Done['result']>>> {
-  const request = read(body);
+  const request = readEnvelope(body);
   if (!request.ok) return request;
-  const { id, name, payload } = request.value;
-  const { roles } = commands[name];
-  if (roles.length > 0 && !person) return bad(issue('sign-in-first'));
-  if (person && roles.length > 0 && !roles.includes(person.role))
-    return bad(issue('not-permitted', { role: person.role, command: name }));
-  const context: Context = { house, by: person?.name ?? 'set-up', now: house.clock.now() };
+  const { id, name } = request.value;
+  const stop = notFor(name, asker);
+  if (stop) {
+    if (asker.person)
+      await logSecurity(house, {
+        what: 'command refused',
+        staffId: asker.person.id,
+        address: asker.address ?? 'local',
+        detail: { command: name },
+      });
+    return bad(stop);
+  }
+  const read = readPayload(request.value);
+  if (!read.ok) return read;
+  const payload = read.value;
+  const { person, address, session } = asker;
+  const context: Context = {
+    house,
+    by: person?.id ?? null,
+    role: person?.role,
+    now: house.clock.now(),
+    address,
+    session,
+  };
   try {
-    const done = await house.db.transaction((tx) => perform(tx, id, name, payload, context, handlers));
+    const ready = await (readyings[name] as Readying<CommandName> | undefined)?.(payload, context);
+    if (ready && !ready.ok) return ready;
+    const done = await house.db.transaction((tx) =>
+      perform(tx, id, name, payload, { ...context, ready: ready?.value }, handlers),
+    );
+    if (done.ended) sessionsEnded(house, done.ended);
     if (done.touched.length > 0) house.bus.publish({ what: name, touched: done.touched });
     return good(done.result ?? {});
   } catch (error) {
@@ -112,4 +185,13 @@ export async function enter(
       return bad(issue('already-there', { constraint: error.constraint ?? '' }));
     throw error;
   }
+}
+
+/** Why this command is not for who asks, if it is not. */
+function notFor(name: CommandName, { person, program }: Asker): Issue | undefined {
+  const { roles, internal } = commandOf(name);
+  if (internal) return program ? undefined : issue('command-internal', { command: name });
+  if (roles.length === 0) return undefined;
+  if (!person) return issue('sign-in-first');
+  return roles.includes(person.role) ? undefined : issue('not-permitted', { role: person.role, command: name });
 }

@@ -7,6 +7,9 @@ import type { PriceBook } from '@/core/pricing/book';
 import type { MatCutter, SimulatedTerminal } from '@/standins/ports';
 import type { Clock } from './clock';
 import type { CuttingPool } from './cutting/pool';
+import { type ShopSettings, USUAL_SETTINGS, readSettings } from '@/contract/settings';
+import { latestSettings } from '@/db/queries/settings';
+import type { BackUps } from './back-up/back-ups';
 import type { Bus } from './live';
 
 export interface House extends KeptBooks {
@@ -17,9 +20,12 @@ export interface House extends KeptBooks {
   readonly matCutter: MatCutter;
   /** The threads that make cutting plans. */
   readonly cutting: CuttingPool;
-  /** Signs session cookies. */
+  /** Signs cookies and the digests of commands. */
   readonly secret: Buffer;
   readonly demo: boolean;
+  /** What the console printed, to be typed when a new shop is set up; undefined when none is asked for. */
+  readonly setUpCode?: string | undefined;
+  readonly backUps?: BackUps | undefined;
 }
 export interface Books {
   readonly shop: ShopRow;
@@ -47,14 +53,18 @@ export interface KeptBooks {
   readonly books: () => Promise<Books | undefined>;
   /** The books as the transaction sees them. */
   readonly booksIn: (tx: Tx) => Promise<Books | undefined>;
+  /** What the owner has set; never inside a transaction either. */
+  readonly shopSettings: () => Promise<ShopSettings>;
 }
 
 /** Keeps the books of the latest edition that was read; every change of the books is a new edition and is told on the bus. */
 export function keptBooks(db: Queries, bus: Bus): KeptBooks {
   let kept: Books | undefined;
   let current = false;
+  let settings: ShopSettings | undefined;
   bus.listen(({ touched }) => {
     if (touched.includes('books')) current = false;
+    if (touched.includes('settings')) settings = undefined;
   });
   const booksIn = async (from: Queries) => {
     const edition = await latestEdition(from);
@@ -67,5 +77,11 @@ export function keptBooks(db: Queries, bus: Bus): KeptBooks {
     current = found !== undefined;
     return found;
   };
-  return { books, booksIn };
+  const shopSettings = async () => {
+    if (settings) return settings;
+    const found = await latestSettings(db);
+    settings = found ? readSettings(found.settings) : USUAL_SETTINGS;
+    return settings;
+  };
+  return { books, booksIn, shopSettings };
 }

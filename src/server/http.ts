@@ -1,57 +1,9 @@
-/** HTTP manners shared by the routes: bounded bodies, problem details (RFC 9457), who is asking. */
-import { cookies, headers } from 'next/headers';
+/** HTTP manners shared by the routes: bounded bodies, texts that can be stored, what an open computation is given. */
 import type { NextRequest } from 'next/server';
-import type { Issue } from '@/core/issue';
+import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
-import type { Person } from '@/db/queries/staff';
-import { sayIssue } from '@/words/issues';
-import { house } from './compose';
-import type { House } from './house';
-import { COOKIE, personOf } from './sessions';
-
-const STATUS: Record<string, number> = {
-  'sign-in-first': 401,
-  'not-permitted': 403,
-  'input-wrong': 400,
-  'body-not-json': 400,
-  'body-too-large': 413,
-  'too-many': 429,
-  'order-unknown': 404,
-  'topic-unknown': 404,
-  'path-unknown': 404,
-  'job-unknown': 404,
-  'ticket-unknown': 404,
-  'order-stale': 409,
-  'job-stale': 409,
-  'books-stale': 409,
-  'order-agreed': 409,
-  'price-changed': 409,
-  'command-reused': 409,
-  'already-there': 409,
-  'plan-rack-changed': 409,
-  'plan-not-latest': 409,
-  'rack-gone': 409,
-  'plan-unknown': 404,
-  'cut-stopped': 503,
-  'budget-wrong': 400,
-  fault: 500,
-};
-
-/** Problem details with one entry for each issue: code, path, figures, message. */
-export function problem(issues: readonly Issue[], unit: Unit = 'in'): Response {
-  const said = issues.map((one) => ({
-    code: one.code,
-    path: one.path ?? '',
-    figures: one.figures,
-    message: sayIssue(one, unit),
-  }));
-  const status = STATUS[issues[0]?.code ?? ''] ?? 422;
-  const body = { type: 'about:blank', title: said[0]?.message ?? 'Refused', status, issues: said };
-  return new Response(JSON.stringify(body), {
-    status,
-    headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' },
-  });
-}
+import { problem } from './problem';
+import { unreadable } from './texts';
 
 /** Reads a body of at most `most` bytes as text; undefined when it is larger, without reading the rest. */
 export async function readText(request: Request, most: number): Promise<string | undefined> {
@@ -78,50 +30,27 @@ export async function readJson(request: Request, most: number): Promise<{ value:
   const text = await readText(request, most);
   if (text === undefined)
     return { refusal: problem([{ code: 'body-too-large', figures: { most: `${Math.round(most / 1000)} kB` } }]) };
+  let value: unknown;
   try {
-    return { value: JSON.parse(text) as unknown };
+    value = JSON.parse(text) as unknown;
   } catch {
-    return { refusal: problem([{ code: 'body-not-json', figures: {} }]) };
+    return { refusal: problem([issue('body-not-json')]) };
   }
+  const path = unreadable(value);
+  return path === undefined ? { value } : { refusal: problem([issue('text-unreadable', {}, path)]) };
 }
 
-export async function currentPerson(of: House): Promise<Person | undefined> {
-  return personOf(of, (await cookies()).get(COOKIE)?.value);
-}
-
-/** The house and who is asking, or the response that sends them to sign in. */
-export async function signedIn(): Promise<{ house: House; person: Person } | { refusal: Response }> {
-  const of = await house();
-  const person = await currentPerson(of);
-  return person ? { house: of, person } : { refusal: problem([{ code: 'sign-in-first', figures: {} }]) };
-}
-
-const LOCAL = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
-
-/**
- * Whether the open computations answer: to anyone signed in; in the demo also to requests made on the same machine.
- * The demo listens on the loopback address only, so what arrives is from this machine; the host name is checked as
- * well, so that a page elsewhere cannot borrow a browser to ask.
- */
-export async function mayCompute(of: House): Promise<boolean> {
-  if (await currentPerson(of)) return true;
-  return of.demo && process.env.LOPREN_HOST === undefined && LOCAL.test((await headers()).get('host') ?? '');
-}
-
-/** What an open computation starts from: the house, the unit asked for; or the response that refuses it. */
+/** What an open computation starts from: the body, the unit asked for; or the response that refuses it. */
 export async function openRequest(
   request: NextRequest,
   most: number,
-): Promise<{ house: House; value: unknown; unit: Unit | undefined; working: boolean } | { refusal: Response }> {
-  const of = await house();
-  if (!(await mayCompute(of))) return { refusal: problem([{ code: 'sign-in-first', figures: {} }]) };
-  if (overRate(performance.now())) return { refusal: problem([{ code: 'too-many', figures: {} }]) };
+): Promise<{ value: unknown; unit: Unit | undefined; working: boolean } | { refusal: Response }> {
+  if (overRate(performance.now())) return { refusal: problem([issue('too-many')]) };
   const body = request.method === 'GET' ? { value: undefined } : await readJson(request, most);
   if ('refusal' in body) return body;
   const { searchParams } = request.nextUrl;
   const asked = searchParams.get('unit');
   return {
-    house: of,
     value: body.value,
     unit: asked === 'in' || asked === 'mm' ? asked : undefined,
     working: searchParams.get('working') === 'true',

@@ -3,21 +3,32 @@ export interface Happening {
   readonly what: string;
   readonly touched: readonly string[];
 }
+type Hear = (happening: Happening) => void;
 export interface Bus {
   publish(happening: Happening): void;
-  /** Answers how to stop listening. */
-  listen(hear: (happening: Happening) => void): () => void;
+  /** Answers how to stop listening. `over` is called when the session is ended, or everything. */
+  listen(hear: Hear, session?: string, over?: () => void): () => void;
+  /** Ends the streams of these sessions; of all when none are named. */
+  end(sessions?: readonly string[]): void;
 }
 
 export function newBus(): Bus {
-  const ears = new Set<(happening: Happening) => void>();
+  const ears = new Set<{ readonly hear: Hear; readonly session: string; readonly over: () => void }>();
   return {
     publish(happening) {
-      for (const ear of ears) ear(happening);
+      for (const { hear } of ears) hear(happening);
     },
-    listen(hear) {
-      ears.add(hear);
-      return () => void ears.delete(hear);
+    listen(hear, session = '', over = () => undefined) {
+      const ear = { hear, session, over };
+      ears.add(ear);
+      return () => void ears.delete(ear);
+    },
+    end(sessions) {
+      for (const ear of [...ears]) {
+        if (sessions && !sessions.includes(ear.session)) continue;
+        ears.delete(ear);
+        ear.over();
+      }
     },
   };
 }

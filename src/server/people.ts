@@ -1,6 +1,45 @@
-import { listStaff } from '@/db/queries/staff';
-import type { House } from './house';
+/** The people of the shop, where they are signed in, and what happened at the door. */
+import type { PersonView, SecurityView, SettingsView } from '@/contract/views';
+import { USUAL_SETTINGS, readSettings } from '@/contract/settings';
+import { latestSettings, settingsEditions } from '@/db/queries/settings';
+import { listSessions, listStaff, securityEvents } from '@/db/queries/staff';
+import { type Viewer, caller } from './access';
+import { sessionOf } from './sessions';
 
-/** Names to choose from when signing in. */
-export const staffNames = async (house: House): Promise<string[]> => (await listStaff(house.db)).map((one) => one.name);
-export const staffList = (house: House) => listStaff(house.db);
+const MOST_EVENTS = 300;
+const MOST_EDITIONS = 20;
+
+/** Who works here now. */
+export const staffList = async ({ house }: Viewer<'owner' | 'counter'>): Promise<PersonView[]> =>
+  (await listStaff(house.db)).filter((one) => one.active);
+
+export async function securityView({ house }: Viewer<'owner'>): Promise<SecurityView> {
+  const here = (await sessionOf(house, await caller()))?.session;
+  return {
+    people: await listStaff(house.db),
+    sessions: (await listSessions(house.db)).map((one) => ({
+      id: one.id,
+      staffId: one.staff_id,
+      name: one.name,
+      address: one.address,
+      since: one.created_at.toISOString(),
+      seen: one.seen_at.toISOString(),
+      here: one.id === here,
+    })),
+    events: (await securityEvents(house.db, MOST_EVENTS)).map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
+  };
+}
+
+export async function settingsView({ house }: Viewer<'owner'>): Promise<SettingsView> {
+  const latest = await latestSettings(house.db);
+  return {
+    edition: latest?.number ?? 0,
+    settings: latest ? readSettings(latest.settings) : USUAL_SETTINGS,
+    editions: (await settingsEditions(house.db, MOST_EDITIONS)).map(({ number, at, by }) => ({
+      number,
+      at: at.toISOString(),
+      by,
+    })),
+    backUps: (await house.backUps?.list()) ?? [],
+  };
+}

@@ -3,19 +3,26 @@ import type { MadePlanView, RackPieceView, RackView } from '@/contract/views';
 import { latestPlan, madePlans, partsOfPlans, rackThere, stockLevels } from '@/db/queries/rack';
 import { dayOf } from './clock';
 import { cutJobs } from './cutting/needs';
-import type { House } from './house';
+import { bare } from '@/core/agreed';
+import type { BothFigures } from '@/db/queries/rack';
+import type { Viewer } from './access';
 
 const MOST_PLANS = 60;
 
-export async function rackPieces(house: House): Promise<RackPieceView[]> {
-  return (await rackThere(house.db)).map(({ no_go, added_at, state: _state, added_by: _by, ...one }) => ({
+const withoutCosts = ({ sticks, sheets }: BothFigures): BothFigures => {
+  const none = { lostCents: 0, cost: 0, bound: 0, apart: 0 };
+  return { sticks: { ...sticks, ...none }, sheets: { ...sheets, ...none } };
+};
+
+export async function rackPieces({ house }: Viewer): Promise<RackPieceView[]> {
+  return (await rackThere(house.db)).map(({ no_go, added_at, state: _state, ...one }) => ({
     ...one,
     noGo: no_go,
     addedAt: added_at.toISOString(),
   }));
 }
 
-async function plansMade(house: House): Promise<MadePlanView[]> {
+async function plansMade({ house, person }: Viewer): Promise<MadePlanView[]> {
   const plans = await madePlans(house.db, MOST_PLANS);
   const latest = await latestPlan(house.db);
   const parts = await partsOfPlans(
@@ -26,6 +33,7 @@ async function plansMade(house: House): Promise<MadePlanView[]> {
     const mine = parts.filter((part) => part.plan_id === plan.id);
     return {
       ...plan,
+      figures: person.role === 'bench' ? withoutCosts(plan.figures) : plan.figures,
       at: at.toISOString(),
       tickets: [...new Set(mine.map((part) => part.ticket))],
       parts: mine.map(({ part, spoiled }) => ({ part, spoiled: spoiled && { why: spoiled.why } })),
@@ -34,17 +42,21 @@ async function plansMade(house: House): Promise<MadePlanView[]> {
   });
 }
 
-export async function rackView(house: House): Promise<RackView | undefined> {
+/** The rack with its plans. The bench sees no costs: its plans count material. */
+export async function rackView(viewer: Viewer): Promise<RackView | undefined> {
+  const { house, person } = viewer;
+  const money = person.role !== 'bench';
   const books = await house.books();
   if (!books) return undefined;
   const stock = await stockLevels(house.db);
   return {
     today: dayOf(house.clock.now()),
-    pieces: await rackPieces(house),
-    stock: stock.map(({ material, on_hand, minimum }) => ({ material, onHand: on_hand, minimum })),
+    pieces: await rackPieces(viewer),
+    stock: stock.map(({ material, on_hand, minimum, revision }) => ({ material, onHand: on_hand, minimum, revision })),
     jobs: await cutJobs(house.db),
-    plans: await plansMade(house),
-    lists: books.lists,
+    plans: await plansMade(viewer),
+    lists: money ? books.lists : bare(books.lists),
     homeUnit: books.shop.home_unit,
+    money,
   };
 }

@@ -1,89 +1,175 @@
 /** Who is signed in. The cookie holds a random token and its signature; the database only the token's hash. */
-import { createHash, createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
+import { createHash, createHmac, randomBytes, randomUUID, timingSafeEqual } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import {
+  CLOCK_SLACK,
   type Person,
-  clearFailures,
-  countTry,
-  deleteSession,
+  endOldSessions,
+  endSession,
+  forgetWrongPins,
+  insertSecurity,
   insertSession,
-  sessionPerson,
+  knowsDevice,
+  rememberDevice,
+  sessionByHash,
   staffByName,
+  touchSession,
 } from '@/db/queries/staff';
+import type { Caller } from './access';
 import type { House } from './house';
-import { pinFits } from './pins';
+import { takeAsLong, tryPin } from './pin-tries';
 
 export const COOKIE = 'lopren';
+export const DEVICE_COOKIE = 'lopren-device';
 const DAY = 86_400_000;
-const LASTS = 14 * DAY;
-const TRIES = 5;
-const LOCK_SECONDS = 60;
+const MINUTE = 60_000;
+/** How long a device is known. */
+export const DEVICE_DAYS = 400;
 /** How long a session is believed without asking the database, so that a long query does not sign everybody out. */
 const BELIEVED = 30_000;
+/** A session's last use is written when it is older than this, or than a fifth of what counts as idle. */
+const SEEN_STEP = 5 * MINUTE;
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
-const sign = (secret: Buffer, token: string) => createHmac('sha256', secret).update(token).digest('base64url');
+const sign = (secret: Buffer, text: string) => createHmac('sha256', secret).update(text).digest('base64url');
+const signed = (secret: Buffer, text: string) => `${text}.${sign(secret, text)}`;
+
+/** The text of a signed cookie; undefined when the signature is not ours. */
+export function textIn(secret: Buffer, cookie: string | undefined): string | undefined {
+  const [text, signature, more] = cookie?.split('.') ?? [];
+  if (!text || !signature || more !== undefined) return undefined;
+  const [wanted, found] = [Buffer.from(sign(secret, text)), Buffer.from(signature)];
+  return wanted.length === found.length && timingSafeEqual(wanted, found) ? text : undefined;
+}
 
 interface Believed {
   readonly person: Person;
+  readonly session: string;
   readonly until: number;
 }
-const believed = new WeakMap<House, Map<string, Believed>>();
-const memory = (house: House) => {
-  if (!believed.has(house)) believed.set(house, new Map());
-  return believed.get(house)!;
-};
-
-function tokenIn(house: House, cookie: string | undefined): string | undefined {
-  const [token, signature] = cookie?.split('.') ?? [];
-  if (!token || !signature) return undefined;
-  const [wanted, found] = [Buffer.from(sign(house.secret, token)), Buffer.from(signature)];
-  return wanted.length === found.length && timingSafeEqual(wanted, found) ? token : undefined;
+const believed = new WeakMap<House['bus'], Map<string, Believed>>();
+function memory({ bus }: House): Map<string, Believed> {
+  const known = believed.get(bus);
+  if (known) return known;
+  const fresh = new Map<string, Believed>();
+  believed.set(bus, fresh);
+  return fresh;
 }
 
-export async function personOf(house: House, cookie: string | undefined): Promise<Person | undefined> {
-  const token = tokenIn(house, cookie);
+/** Forgets sessions that were ended, and ends their live streams. */
+export function sessionsEnded(of: House, ended: readonly string[]): void {
+  if (ended.length === 0) return;
+  const mine = memory(of);
+  for (const [hash, { session }] of mine) if (ended.includes(session)) mine.delete(hash);
+  of.bus.end(ended);
+}
+
+export interface Session {
+  readonly person: Person;
+  readonly session: string;
+}
+export async function sessionOf(of: House, { cookie }: Pick<Caller, 'cookie'>): Promise<Session | undefined> {
+  const token = textIn(of.secret, cookie);
   if (!token) return undefined;
   const hash = hashOf(token);
-  const now = house.clock.now().getTime();
-  const known = memory(house).get(hash);
-  if (known && known.until > now) return known.person;
-  const row = await sessionPerson(house.db, hash);
-  if (!row || row.expires_at.getTime() <= now) {
-    memory(house).delete(hash);
+  const now = of.clock.now();
+  const mine = memory(of);
+  const known = mine.get(hash);
+  if (known && known.until > now.getTime() && known.until - BELIEVED <= now.getTime()) return known;
+  mine.delete(hash);
+  const row = await sessionByHash(of.db, hash);
+  if (!row) return undefined;
+  const { idleMinutes } = await of.shopSettings();
+  const idleSince = new Date(now.getTime() - idleMinutes * MINUTE);
+  if (row.expires_at <= now || row.seen_at <= idleSince || row.created_at.getTime() > now.getTime() + CLOCK_SLACK) {
+    // Ended for good, so that a clock that is put back does not bring it to life again.
+    sessionsEnded(of, await of.db.transaction((tx) => endSession(tx, row.session)));
     return undefined;
   }
-  const person = { id: row.id, name: row.name, role: row.role };
-  memory(house).set(hash, { person, until: now + BELIEVED });
-  return person;
+  if (now.getTime() - row.seen_at.getTime() > Math.min(SEEN_STEP, (idleMinutes * MINUTE) / 5))
+    await of.db.transaction((tx) => touchSession(tx, row.session, now));
+  const found = { person: { id: row.id, name: row.name, role: row.role }, session: row.session };
+  mine.set(hash, { ...found, until: now.getTime() + BELIEVED });
+  return found;
+}
+export const personOf = async (of: House, caller: Pick<Caller, 'cookie'>): Promise<Person | undefined> =>
+  (await sessionOf(of, caller))?.person;
+
+/** Ends what is over, whether or not anybody asks; run every minute. */
+export async function endWhatIsOver(of: House): Promise<void> {
+  const now = of.clock.now();
+  const { idleMinutes } = await of.shopSettings();
+  const ended = await of.db.transaction(async (tx) => {
+    await forgetWrongPins(tx, new Date(now.getTime() - DAY));
+    return endOldSessions(tx, now, new Date(now.getTime() - idleMinutes * MINUTE));
+  });
+  sessionsEnded(of, ended);
 }
 
-/** Answers the cookie's value. Five wrong PINs lock the name for a minute. */
-export async function signIn(
-  house: House,
-  name: string,
-  pin: string,
-): Promise<Outcome<{ cookie: string; person: Person; seconds: number }>> {
-  const staff = await staffByName(house.db, name);
-  if (!staff) return bad(issue('pin-wrong', { name, left: TRIES }, 'pin'));
-  const now = house.clock.now();
-  const seconds = Math.ceil(((staff.locked_until?.getTime() ?? 0) - now.getTime()) / 1000);
-  if (seconds > 0) return bad(issue('pin-locked', { name: staff.name, seconds }, 'pin'));
-  if (staff.locked_until) await clearFailures(house.db, staff.id);
-  const tries = await countTry(house.db, staff.id, TRIES, new Date(now.getTime() + LOCK_SECONDS * 1000));
-  const locked = bad(issue('pin-locked', { name: staff.name, seconds: LOCK_SECONDS }, 'pin'));
-  if (tries > TRIES) return locked;
-  if (!(await pinFits(pin, staff.pin_hash)))
-    return tries < TRIES ? bad(issue('pin-wrong', { name: staff.name, left: TRIES - tries }, 'pin')) : locked;
-  await clearFailures(house.db, staff.id);
+export interface SignedIn {
+  readonly cookie: string;
+  readonly device: string;
+  readonly person: Person;
+  readonly seconds: number;
+}
+
+/** Answers the cookies' values. The session that the cookie named before is over. */
+export async function signIn(of: House, name: string, pin: string, caller: Caller): Promise<Outcome<SignedIn>> {
+  const staff = await staffByName(of.db, name);
+  if (!staff) {
+    await takeAsLong(pin);
+    return bad(issue('pin-wrong', { name, seconds: 0 }, 'pin'));
+  }
+  const known = textIn(of.secret, caller.device);
+  const own = known !== undefined && (await knowsDevice(of.db, known, staff.id));
+  const place = own ? `device ${known}` : `address ${caller.address}`;
+  const right = await tryPin(of, staff, pin, { place, address: caller.address });
+  if (!right.ok) return right;
+  const now = of.clock.now();
+  const { sessionDays } = await of.shopSettings();
   const token = randomBytes(32).toString('base64url');
-  await insertSession(house.db, hashOf(token), staff.id, now, new Date(now.getTime() + LASTS));
-  return good({ cookie: `${token}.${sign(house.secret, token)}`, person: staff, seconds: LASTS / 1000 });
+  const device = known ?? randomUUID();
+  const session = randomUUID();
+  const old = await sessionOf(of, caller);
+  const ended = await of.db.transaction(async (tx) => {
+    await rememberDevice(tx, device, staff.id, now);
+    await insertSession(tx, {
+      id: session,
+      tokenHash: hashOf(token),
+      staffId: staff.id,
+      deviceId: device,
+      address: caller.address,
+      now,
+      expires: new Date(now.getTime() + sessionDays * DAY),
+    });
+    await insertSecurity(tx, now, {
+      what: 'signed in',
+      staffId: staff.id,
+      address: caller.address,
+      detail: { session },
+    });
+    return old ? endSession(tx, old.session) : [];
+  });
+  sessionsEnded(of, ended);
+  const { id, role } = staff;
+  return good({
+    cookie: signed(of.secret, token),
+    device: signed(of.secret, device),
+    person: { id, name: staff.name, role },
+    seconds: sessionDays * 86_400,
+  });
 }
 
-export async function signOut(house: House, cookie: string | undefined): Promise<void> {
-  const token = tokenIn(house, cookie);
-  if (!token) return;
-  memory(house).delete(hashOf(token));
-  await deleteSession(house.db, hashOf(token));
+export async function signOut(of: House, caller: Caller): Promise<void> {
+  const found = await sessionOf(of, caller);
+  if (!found) return;
+  const ended = await of.db.transaction(async (tx) => {
+    await insertSecurity(tx, of.clock.now(), {
+      what: 'signed out',
+      staffId: found.person.id,
+      address: caller.address,
+    });
+    return endSession(tx, found.session);
+  });
+  sessionsEnded(of, ended);
 }

@@ -1,5 +1,6 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
+import { resultOf, withWorkings, withoutMoney } from '@/core/agreed';
 import { planImport, readMouldingList } from '@/core/books/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
 import { agreedOf, eventsOf, jobByTicket, jobsOfOrder, openJobs, stepsOf, stepsOfAll } from '@/db/queries/jobs';
@@ -9,7 +10,6 @@ import {
   findCustomers,
   findOrders,
   openCards,
-  orderById,
   orderByNumber,
   paymentsOf,
   piecesOf,
@@ -17,9 +17,11 @@ import {
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
 import { standing } from './quotes';
-import type { House } from './house';
+import type { CounterViewer, Viewer } from './access';
+import type { Books, House } from './house';
 
-export async function shopView(house: House): Promise<ShopView | undefined> {
+/** The books with their prices and costs: for the desk. */
+export async function shopView({ house }: CounterViewer): Promise<ShopView | undefined> {
   const books = await house.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
@@ -28,23 +30,27 @@ export async function shopView(house: House): Promise<ShopView | undefined> {
 
 /** An order and all that belongs to it, as of one moment: its revision must not be older than the rest. */
 async function orderAs(
-  house: House,
+  { house }: CounterViewer,
   find: (db: Queries) => Promise<OrderRow | undefined>,
 ): Promise<OrderView | undefined> {
-  const current = (await house.books())?.prices.edition;
-  return house.db.read(async (db) => {
-    const order = await find(db);
-    return order && viewOf(house, db, order, current ?? order.edition);
-  });
+  const books = await house.books();
+  return (
+    books &&
+    house.db.read(async (db) => {
+      const order = await find(db);
+      return order && viewOf(house, db, order, books);
+    })
+  );
 }
-async function viewOf(house: House, db: Queries, order: OrderRow, edition: number): Promise<OrderView> {
-  const [customer, pieces, payments, cards, jobs] = await Promise.all([
-    customerById(db, order.customer_id),
-    piecesOf(db, order.id),
-    paymentsOf(db, order.id),
-    openCards(db, order.id),
-    jobsOfOrder(db, order.id),
-  ]);
+async function viewOf(house: House, db: Queries, order: OrderRow, books: Books): Promise<OrderView> {
+  const customer = await customerById(db, order.customer_id);
+  const pieces = await piecesOf(db, order.id);
+  const payments = await paymentsOf(db, order.id);
+  const cards = await openCards(db, order.id);
+  const jobs = await jobsOfOrder(db, order.id);
+  const { edition } = books.prices;
+  const paid = payments.reduce((total, one) => total + one.amount, 0);
+  const shop = { settings: books.settings, books: books.catalogue, prices: books.prices };
   const { designs, held, expired } = standing(order, pieces, edition, dayOf(house.clock.now()));
   const steps = await stepsOfAll(
     db,
@@ -64,24 +70,29 @@ async function viewOf(house: House, db: Queries, order: OrderRow, edition: numbe
     agreed: order.agreed,
     held,
     expired,
-    pieces: designs.map(({ id, design }, index) => ({ id, design, agreed: pieces[index]!.agreed })),
+    pieces: designs.map(({ id, design }, index) => {
+      const { agreed } = pieces[index]!;
+      return { id, design, agreed: agreed && withWorkings(agreed, shop) };
+    }),
     payments: payments.map(({ order_id: _order, at, ...one }) => ({ ...one, at: at.toISOString() })),
-    paid: payments.reduce((total, one) => total + one.amount, 0),
+    paid,
+    owedBack: Math.max(0, paid - (order.state === 'cancelled' ? 0 : (order.agreed?.total ?? 0))),
     openCards: cards.map(({ id, amount }) => ({ id, amount })),
     jobs: jobs.map((job) => ({ ticket: job.ticket, state: state(job.id), hold: job.hold })),
   };
 }
 
-export const orderView = (house: House, number: number): Promise<OrderView | undefined> =>
-  orderAs(house, (db) => orderByNumber(db, number));
-export const orderViewById = (house: House, id: string): Promise<OrderView | undefined> =>
-  orderAs(house, (db) => orderById(db, id));
+export const orderView = (viewer: CounterViewer, number: number): Promise<OrderView | undefined> =>
+  orderAs(viewer, (db) => orderByNumber(db, number));
 
-export async function jobView(house: House, ticket: string): Promise<JobView | undefined> {
+/** A job as the bench needs it. The bench sees no price and no cost. */
+export async function jobView({ house, person }: Viewer, ticket: string): Promise<JobView | undefined> {
   const found = await house.db.read(async (db) => {
     const job = await jobByTicket(db, ticket);
     const worked = job && (await agreedOf(db, job.id));
-    return worked && { job, worked, steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) };
+    return (
+      worked && { job, worked: resultOf(worked), steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) }
+    );
   });
   if (!found) return undefined;
   const { job, worked, steps, events } = found;
@@ -94,7 +105,7 @@ export async function jobView(house: House, ticket: string): Promise<JobView | u
     promised: job.promised,
     hold: job.hold,
     reasons: job.reasons,
-    worked,
+    worked: person.role === 'bench' ? withoutMoney(worked) : worked,
     state: job.order_state === 'cancelled' ? 'cancelled' : jobState(steps),
     steps: steps.map(({ step, station, minutes, state, times, started_at }) => ({
       step,
@@ -109,7 +120,7 @@ export async function jobView(house: House, ticket: string): Promise<JobView | u
   };
 }
 
-export async function boardView(house: House): Promise<BoardView> {
+export async function boardView({ house }: Viewer): Promise<BoardView> {
   const { jobs, all } = await house.db.read(async (db) => {
     const jobs = await openJobs(db);
     const ids = jobs.map((job) => job.id);
@@ -144,13 +155,16 @@ export const ORDER_STATES = {
   open: ['accepted'],
   all: ['quoted', 'accepted', 'handed-over', 'cancelled'],
 } as const;
-export const findOrdersView = (house: House, text: string, states: readonly string[]): Promise<FoundView[]> =>
-  findOrders(house.db, text.slice(0, 80), states);
-export const findCustomersView = (house: House, text: string): Promise<CustomerView[]> =>
+export const findOrdersView = (
+  { house }: CounterViewer,
+  text: string,
+  states: readonly string[],
+): Promise<FoundView[]> => findOrders(house.db, text.slice(0, 80), states);
+export const findCustomersView = ({ house }: CounterViewer, text: string): Promise<CustomerView[]> =>
   findCustomers(house.db, text.slice(0, 80));
 
 /** What a supplier's list would do to the books, without doing it. */
-export async function previewImport(house: House, text: string): Promise<ImportPreview> {
+export async function previewImport({ house }: Viewer<'owner'>, text: string): Promise<ImportPreview> {
   const list = readMouldingList(text);
   const books = await house.books();
   const plan = planImport(list, new Map(books?.lists.mouldings.map((one) => [one.code, one])));

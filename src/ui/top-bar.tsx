@@ -1,6 +1,8 @@
 'use client';
 /** The way between the places of the shop, the finder, the unit and who is here. */
 import Dialog from '@mui/material/Dialog';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
@@ -9,16 +11,6 @@ import { onKey } from './keys';
 import { ask } from './send';
 import styles from './top-bar.module.css';
 import { UnitSwitch } from './units';
-
-const PLACES = [
-  ['Desk', '/desk'],
-  ['Board', '/board'],
-  ['Bench', '/bench'],
-  ['Rack', '/rack'],
-  ['Sums', '/sums'],
-  ['Collect', '/collect'],
-  ['Books', '/books'],
-] as const;
 
 interface Found {
   readonly number: number;
@@ -93,29 +85,64 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'These keys'],
 ];
 
-export function TopBar({ person, role }: { person: string; role: string }) {
+/** What is behind the name: one's own PIN, what only the owner needs, and the way out. */
+function Mine({ person, role, places }: { person: string; role: string; places: TopBarProps['behind'] }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const leave = () => void fetch('/api/session', { method: 'DELETE' }).then(() => window.location.assign('/sign-in'));
+  return (
+    <>
+      <button
+        type="button"
+        className={styles.person}
+        aria-haspopup="menu"
+        title={`${person}, ${role}`}
+        onClick={(event) => setAt(event.currentTarget)}
+      >
+        {person}
+      </button>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+        {places.map(([name, href]) => (
+          <MenuItem key={href} component={Link} href={href} onClick={() => setAt(null)}>
+            {name}
+          </MenuItem>
+        ))}
+        <MenuItem onClick={leave}>Sign out</MenuItem>
+      </Menu>
+    </>
+  );
+}
+
+type Place = readonly [name: string, href: string];
+export interface TopBarProps {
+  readonly person: string;
+  readonly role: string;
+  /** Where this person may go. */
+  readonly places: readonly Place[];
+  readonly behind: readonly Place[];
+  readonly home: string;
+  readonly finds: boolean;
+}
+
+export function TopBar({ person, role, places, behind, home, finds }: TopBarProps) {
   const path = usePathname();
   const [keys, setKeys] = useState(false);
   useEffect(() => onKey('?', () => setKeys(true)), []);
-  const leave = () => void fetch('/api/session', { method: 'DELETE' }).then(() => window.location.assign('/sign-in'));
   return (
     <header className={styles.bar} data-scheme={path.startsWith('/bench') ? 'night' : 'day'}>
-      <Link href="/desk" className={styles.brand} aria-label="Lopren, to the desk">
+      <Link href={home} className={styles.brand} aria-label="Lopren, to where your work begins">
         <Brand />
         <span>Lopren</span>
       </Link>
       <nav className={styles.places} aria-label="Places">
-        {PLACES.map(([name, href]) => (
+        {places.map(([name, href]) => (
           <Link key={href} href={href} aria-current={path.startsWith(href) ? 'page' : undefined}>
             {name}
           </Link>
         ))}
       </nav>
-      <Finder />
+      {finds && <Finder />}
       <UnitSwitch className={styles.units} />
-      <button type="button" className={styles.person} onClick={leave} title={`${person}, ${role}: sign out`}>
-        {person} <span className="sr">, sign out</span>
-      </button>
+      <Mine person={person} role={role} places={behind} />
       <Dialog open={keys} onClose={() => setKeys(false)} aria-label="Keys">
         <h2 className={styles.keysHead}>Keys</h2>
         <dl className={styles.keys}>

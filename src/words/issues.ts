@@ -24,6 +24,9 @@ const PLACE_NAMES: Record<string, string> = {
 };
 const cap = (text: string | number | undefined) => String(text ?? '').replace(/^./, (first) => first.toUpperCase());
 
+/** `40 s`, `3 min`. */
+const waitText = (seconds: number) => (seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`);
+
 const EXAMPLE = { in: '16 7/8', mm: '425 or 42.5 cm' } as const;
 
 const LENGTHS: Record<string, Sentence> = {
@@ -197,6 +200,30 @@ const WAYS: Record<string, Sentence> = {
 const SHOP: Record<string, Sentence> = {
   'sign-in-first': () => 'You are signed out. Sign in again; what you typed is kept.',
   'not-permitted': ({ f }) => `A ${f.role} may not do this. Ask the owner.`,
+  'role-not-permitted': ({ f }) => `This is not for the ${f.role}. Ask the owner.`,
+  'command-internal': ({ f }) => `“${f.command}” is done by Lopren itself.`,
+  'origin-foreign': () => 'This came from a page of another site and was not done.',
+  'type-wrong': ({ f }) => `The body has to be application/json; it is ${f.read || 'nothing'}.`,
+  'upload-header': () => 'A file is sent with the header x-lopren-upload.',
+  'text-unreadable': () => 'There is a sign in this text that cannot be kept. Type it again.',
+  'set-up-code': () => 'That is not the code. It was printed where Lopren was started.',
+  'staff-unknown': () => 'Nobody of that name works here now.',
+  'last-owner': ({ f }) => `${f.name} is the only owner. Make somebody else an owner first.`,
+  'pins-differ': () => 'The two are not the same.',
+  'rack-stale': ({ f }) =>
+    `${f.code || 'This piece'} was changed at another screen. Look again; what you typed stays here.`,
+  'settings-stale': () => 'The settings were changed at another screen. Look again; what you typed stays here.',
+  'setting-out': ({ f }) => `“${f.read}” was read. A whole number from ${f.least} to ${f.most} was expected.`,
+  'disk-full': () =>
+    'The disk is nearly full, so nothing new can be kept. Make room; reading goes on, and nothing is lost.',
+  'shop-busy': () => 'The shop’s database does not answer just now. Try again in a moment; nothing is half done.',
+  'back-up-running': () => 'A back-up is being made already.',
+  'back-up-failed': ({ f }) => `The back-up was not made: ${f.reason}`,
+  'back-up-no-room': ({ f }) => `The back-up was not made: ${f.megabytes} MB of room are needed.`,
+  'restore-no-file': ({ f }) => `There is no file ${f.file}.`,
+  'restore-not-empty': ({ f }) =>
+    `The folder ${f.folder} is not empty, and nothing was written. Restore into an empty one, or set LOPREN_DATA.`,
+  'restore-broken': ({ f }) => `${f.file} cannot be restored: ${f.reason}. Nothing was written.`,
   'input-wrong': ({ f }) => `This could not be read: ${f.reason}.`,
   'command-unknown': ({ f }) => `There is no command “${f.name}”.`,
   'command-reused': () => 'This request was used before for something else. Reload the page and try again.',
@@ -246,8 +273,9 @@ const SHOP: Record<string, Sentence> = {
   'enclosure-open': ({ f }) => `Tick “${pointName(String(f.tick))}” before the frame is closed.`,
   'check-open': ({ f }) => `“${pointName(String(f.point))}” is neither passed nor failed yet.`,
   'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,
-  'pin-wrong': ({ f }) => `That is not ${f.name}’s PIN. ${f.left} more tries.`,
-  'pin-locked': ({ f }) => `Too many wrong PINs. ${f.name} can try again in ${f.seconds} s.`,
+  'pin-wrong': ({ f }) =>
+    `That is not ${f.name}’s PIN.${Number(f.seconds) > 0 ? ` Wait ${waitText(Number(f.seconds))}, then try again.` : ''}`,
+  'pin-slow': ({ f }) => `${f.name} can try again here in ${waitText(Number(f.seconds))}.`,
   'body-too-large': ({ f }) => `That is larger than ${f.most}. Nothing was read.`,
   'body-not-json': () => 'This is not JSON.',
   'too-many': () => 'Too many computations at once. Wait a second.',

@@ -56,6 +56,8 @@ test('nothing but sign-in is shown or done without a session', async ({ page, re
     '/api/v1/export/mouldings.csv',
     '/api/v1/orders',
     '/api/live',
+    '/api/rack',
+    '/api/back-up',
   ])
     expect((await request.get(path)).status()).toBe(401);
   const command = await request.post('/api/v1/commands', {
@@ -74,12 +76,15 @@ test('the session cookie is hidden from scripts and stays on the site', async ({
   expect([cookie.httpOnly, cookie.sameSite]).toEqual([true, 'Strict']);
 });
 
-test('a wrong PIN is told with the tries that are left', async ({ page }) => {
+test('a wrong PIN is told, and then how long to wait', async ({ page }) => {
   await page.goto('/sign-in');
   await page.getByRole('button', { name: 'Sile', exact: true }).click();
-  await page.getByLabel('PIN', { exact: true }).fill('0000');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('That is not Sile’s PIN. 4 more tries.')).toBeVisible();
+  for (const wait of ['That is not Sile’s PIN.', 'That is not Sile’s PIN.', 'Wait 1 s, then try again.']) {
+    await page.getByLabel('PIN', { exact: true }).fill('0000');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(wait)).toBeVisible();
+    await page.getByRole('button', { name: 'Sile', exact: true }).click();
+  }
 });
 
 test('the open interface works the example out, with its working, and describes itself', async ({ request }) => {
@@ -205,6 +210,10 @@ test('a new shop asks for its first owner, then opens, and keeps its computation
   await page.getByLabel('Who owns it?').fill('Runa');
   await page.getByLabel('The owner’s PIN, four to eight digits').fill('90210');
   await page.getByRole('button', { name: 'millimetres' }).click();
+  await page.getByLabel('The code that Lopren printed where it was started').fill('wrong');
+  await page.getByRole('button', { name: 'Set up' }).click();
+  await expect(page.getByText('That is not the code.')).toBeVisible();
+  await page.getByLabel('The code that Lopren printed where it was started').fill('tests codes');
   await page.getByRole('button', { name: 'Set up' }).click();
   await page.waitForURL('**/books');
   await expect(page.getByText('No moulding yet.')).toBeVisible();

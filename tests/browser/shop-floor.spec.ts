@@ -127,7 +127,7 @@ test('a bad list is refused row by row; a huge one is not even read', async ({ p
   await expect(page.getByText('huge.csv is 20.0 MB')).toBeVisible();
   const straight = await page.request.post('/api/import-preview', {
     data: 'x'.repeat(3_000_000),
-    headers: { 'content-type': 'text/csv' },
+    headers: { 'content-type': 'text/csv', 'x-lopren-upload': 'list' },
   });
   expect(straight.status()).toBe(413);
 });

@@ -3,12 +3,11 @@
  * acknowledged must be there after the restart, once; an unacknowledged one may be there at most once, and sending
  * it again must answer as if nothing had happened. KILLS says how often (default 30).
  */
-import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { ENV } from '../../scripts/lib.mjs';
+import { serveApart } from '../../scripts/lib.mjs';
 
 const KILLS = Number(process.env.KILLS ?? 30);
 const PORT = 3919;
@@ -29,11 +28,7 @@ process.on('exit', () => running?.kill('SIGKILL'));
 process.on('SIGTERM', () => process.exit(1));
 
 async function start() {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT), '-H', '127.0.0.1'],
-    { stdio: ['ignore', 'ignore', 'pipe'], env: { ...ENV, LOPREN_DEMO: '1', LOPREN_DATA: data } },
-  );
+  const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, ['ignore', 'ignore', 'pipe']);
   running = server;
   let said = '';
   server.stderr.on('data', (chunk) => (said += chunk));
@@ -118,11 +113,11 @@ await post(
   cookie,
 );
 
-const second = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT + 1), '-H', '127.0.0.1'],
-  { stdio: ['ignore', 'ignore', 'pipe'], env: { ...ENV, LOPREN_DEMO: '1', LOPREN_DATA: data } },
-);
+const second = serveApart({ PORT: String(PORT + 1), LOPREN_DEMO: '1', LOPREN_DATA: data }, [
+  'ignore',
+  'ignore',
+  'pipe',
+]);
 let refusal = '';
 second.stderr.on('data', (chunk) => (refusal += chunk));
 const ended = await Promise.race([

@@ -4,16 +4,18 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { type Db, dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
-import { openPglite } from '@/db/pglite/disk';
+import { fillFolder, openPglite } from '@/db/pglite/disk';
 import { Host } from '@/db/pglite/host';
 import { FolderInUse, takeFolder } from '@/db/pglite/lock';
 
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-disk-'));
 let db: Db;
 beforeAll(async () => {
-  const host = new Host(await openPglite(path.join(folder, 'db'), '.build/empty-database.tar'));
+  await fillFolder(folder, '.build/empty-database.tar');
+  const host = new Host(await openPglite(path.join(folder, 'db')));
+  await host.open();
   db = dbOver((ask) => host.handle(ask));
-  await db.query('CREATE TABLE IF NOT EXISTS scratch (n integer PRIMARY KEY)');
+  await db.transaction((tx) => tx.query('CREATE TABLE IF NOT EXISTS scratch (n integer PRIMARY KEY)'));
 });
 afterAll(async () => {
   await db.close();
@@ -53,9 +55,9 @@ describe('the database on disk', () => {
 
   it('belongs to one owner at a time', async () => {
     const lock = await takeFolder(folder);
-    await expect(takeFolder(folder)).rejects.toThrow(FolderInUse);
-    await new Promise((resolve) => lock.close(resolve));
-    (await takeFolder(folder)).close();
+    await expect(takeFolder(folder, 0)).rejects.toThrow(FolderInUse);
+    lock.close();
+    (await takeFolder(folder, 0)).close();
   });
 
   it('migrates forward only, each once, and refuses data of a newer program', async () => {

@@ -46,6 +46,7 @@ const order = (designs: Design[]): OrderView => ({
   agreed: null,
   payments: [],
   paid: 0,
+  owedBack: 0,
   openCards: [],
   jobs: [],
   pieces: designs.map((design, index) => ({ id: String(index), design, agreed: null })),

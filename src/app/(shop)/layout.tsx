@@ -1,21 +1,21 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { house } from '@/server/compose';
-import { currentPerson } from '@/server/http';
+import { placesOf } from '@/contract/places';
+import { shopFrame } from '@/server/access';
 import { TopBar } from '@/ui/top-bar';
 import { UnitProvider } from '@/ui/units';
 
+/** What stands round every place of the shop. It guards nothing: each page asks for its viewer itself. */
 export default async function ShopLayout({ children }: { children: ReactNode }) {
-  const of = await house();
-  const person = await currentPerson(of);
-  if (!person) redirect('/sign-in');
-  const books = await of.books();
+  const frame = await shopFrame();
+  if (!frame) redirect('/sign-in');
+  const { name, role } = frame.person;
   const kept = (await cookies()).get('unit')?.value;
-  const unit = kept === 'in' || kept === 'mm' ? kept : (books?.settings.homeUnit ?? 'in');
+  const unit = kept === 'in' || kept === 'mm' ? kept : frame.homeUnit;
   return (
     <UnitProvider start={unit}>
-      <TopBar person={person.name} role={person.role} />
+      <TopBar person={name} role={role} {...placesOf(role)} />
       {children}
     </UnitProvider>
   );

@@ -52,7 +52,7 @@ const SIDES = { 'top and bottom': ['top', 'bottom'], 'left and right': ['left', 
 const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' } as const;
 
 /** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
-export function wantedOf(worked: WorkedOut, ticket: string, open: ReadonlySet<StepKey>): Wanted {
+export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
   const { resolved, parts } = worked;
   const mouldings = [resolved.moulding, ...resolved.inner, ...(resolved.fillet ? [resolved.fillet] : [])];
   const frames = new Map<string, WantedFrame & { legs: WantedLeg[] }>();

@@ -112,7 +112,7 @@ const counted = (key: string, count: number, each: Money | undefined): PriceLine
             {
               label: key,
               formula: 'count × each',
-              inputs: { count: ofMoney(money(count)), each: ofMoney(each) },
+              inputs: { count: ofNumber(count), each: ofMoney(each) },
               value: ofMoney(money(each * count)),
             },
           ],

@@ -4,9 +4,12 @@
  * reaches the disk: the file layer's stream operations get an fsync that calls fdatasync on the real descriptor, and
  * the server is started without `-F`.
  */
+import { randomBytes } from 'node:crypto';
 import fs from 'node:fs';
+import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
+import { DATABASE, FILLING, SECRET, flushFolder } from './folder';
 
 interface Stream {
   readonly nfd?: number;
@@ -51,17 +54,31 @@ async function flushTree(folder: string): Promise<void> {
   for (let at = 0; at < files.length; at += AT_ONCE) await Promise.all(files.slice(at, at + AT_ONCE).map(flush));
 }
 
+const flushing = (database: string, more: object = {}) =>
+  PGlite.create({ fs: new FlushingFS(database), startParams: START, ...more });
+
+const imageOf = (prepared?: string) =>
+  prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {};
+
 /**
- * Opens the database in `folder`, or in memory when it is undefined. `prepared` is an empty database made at build
- * time; an empty folder is filled from it instead of running initdb for several seconds.
+ * Fills a new data folder: key and database come to be under another name and take theirs when they are whole and on
+ * the disk, so that a start that is cut off leaves nothing that looks like a shop. `prepared` is an empty database made
+ * at build time, used instead of running initdb for several seconds.
  */
-export async function openPglite(folder: string | undefined, prepared?: string): Promise<PGlite> {
-  const image = () =>
-    prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {};
-  if (folder === undefined) return PGlite.create(image());
-  fs.mkdirSync(folder, { recursive: true });
-  const empty = fs.readdirSync(folder).length === 0;
-  const open = await PGlite.create({ fs: new FlushingFS(folder), startParams: START, ...(empty ? image() : {}) });
-  if (empty) await flushTree(folder);
-  return open;
+export async function fillFolder(folder: string, prepared?: string): Promise<void> {
+  const filling = path.join(/*turbopackIgnore: true*/ folder, FILLING);
+  fs.rmSync(filling, { recursive: true, force: true });
+  fs.mkdirSync(filling, { mode: 0o700 });
+  const secret = path.join(/*turbopackIgnore: true*/ folder, SECRET);
+  fs.writeFileSync(secret, randomBytes(32), { mode: 0o600, flush: true });
+  const database = await flushing(filling, imageOf(prepared));
+  await database.close();
+  await flushTree(filling);
+  fs.renameSync(filling, path.join(/*turbopackIgnore: true*/ folder, DATABASE));
+  flushFolder(folder);
+}
+
+/** Opens the database in the folder `database`, which must be whole; in memory when it is undefined. */
+export async function openPglite(database: string | undefined, prepared?: string): Promise<PGlite> {
+  return database === undefined ? PGlite.create(imageOf(prepared)) : flushing(database);
 }

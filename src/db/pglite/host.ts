@@ -1,29 +1,67 @@
 /**
  * Owns one PGlite and answers messages: single queries, and transactions that hold the only connection from begin to
  * end. Requests wait in a queue; whoever holds a transaction goes past it with its number.
+ *
+ * What is not a writing transaction cannot write, and a writing one is only begun while the disk has room.
  */
 import type { PGlite } from '@electric-sql/pglite';
 
 export type Ask =
   | { readonly kind: 'query'; readonly sql: string; readonly params: readonly unknown[]; readonly tx?: number }
   | { readonly kind: 'script'; readonly sql: string; readonly tx?: number }
-  | { readonly kind: 'begin' }
+  | { readonly kind: 'begin'; readonly write: boolean }
   | { readonly kind: 'end'; readonly tx: number; readonly commit: boolean }
+  /** Everything that was written goes to the files, and nothing more until `end`: for a back-up. */
+  | { readonly kind: 'hold' }
   | { readonly kind: 'close' };
 export type Reply = { readonly rows: Record<string, unknown>[] } | { readonly tx: number };
 
-/** A transaction that nobody finishes (its owner died) gives the connection back after this long. */
+/** A transaction that nobody finishes (its owner died) gives the connection back after this long; a hold sooner. */
 const ABANDONED_MS = 60_000;
+const HELD_MS = 10_000;
+
+/** Nothing is begun that writes while less than this is free, in bytes. */
+export const LEAST_ROOM = 64 * 2 ** 20;
+
+/** Codes that this host adds to PostgreSQL's. */
+export const NO_ROOM = 'no-room';
+
+/** What the host refuses; `code` goes with the message. */
+class HostError extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+interface Held {
+  readonly tx: number;
+  readonly release: () => void;
+  readonly timer: NodeJS.Timeout;
+  readonly end: (commit: boolean) => Promise<void>;
+}
 
 export class Host {
   private queue: Promise<unknown> = Promise.resolve();
   private next = 1;
-  private held: { tx: number; release: () => void; timer: NodeJS.Timeout } | undefined;
+  private held: Held | undefined;
 
-  constructor(private readonly pg: PGlite) {}
+  constructor(
+    private readonly pg: PGlite,
+    /** Free bytes on the database's volume. */
+    private readonly room: () => number = () => Number.POSITIVE_INFINITY,
+  ) {}
+
+  /** Makes reading the rule; to be called once, before anything else. */
+  async open(): Promise<void> {
+    await this.pg.exec('SET default_transaction_read_only = on');
+  }
 
   async handle(ask: Ask): Promise<Reply> {
-    if (ask.kind === 'begin') return { tx: await this.begin() };
+    if (ask.kind === 'begin') return { tx: await this.begin(ask.write) };
+    if (ask.kind === 'hold') return { tx: await this.hold() };
     if (ask.kind === 'end') return this.end(ask.tx, ask.commit);
     if (ask.kind === 'close') return this.inTurn(async () => (await this.pg.close(), { rows: [] }));
     const run = async (): Promise<Reply> => {
@@ -42,16 +80,17 @@ export class Host {
     return turn;
   }
 
-  private begin(): Promise<number> {
-    return new Promise((resolve, reject) => {
+  /** Takes the connection in its turn, does `first`, and keeps it until it is ended or `most` ms are over. */
+  private take(first: () => Promise<unknown>, end: (commit: boolean) => Promise<unknown>, most: number) {
+    return new Promise<number>((resolve, reject) => {
       void this.inTurn(
         () =>
           new Promise<void>((release) => {
             const tx = this.next++;
-            this.pg.exec('BEGIN').then(
+            first().then(
               () => {
-                const timer = setTimeout(() => void this.end(tx, false), ABANDONED_MS);
-                this.held = { tx, release, timer };
+                const timer = setTimeout(() => void this.end(tx, false).catch(() => undefined), most);
+                this.held = { tx, release, timer, end: async (commit) => void (await end(commit)) };
                 resolve(tx);
               },
               (error: Error) => {
@@ -64,11 +103,27 @@ export class Host {
     });
   }
 
+  private begin(write: boolean): Promise<number> {
+    const first = async () => {
+      if (write && this.room() < LEAST_ROOM) throw new HostError(NO_ROOM, 'the disk is nearly full');
+      await this.pg.exec(write ? 'BEGIN READ WRITE' : 'BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY');
+    };
+    return this.take(first, (commit) => this.pg.exec(commit ? 'COMMIT' : 'ROLLBACK'), ABANDONED_MS);
+  }
+
+  private hold(): Promise<number> {
+    return this.take(
+      () => this.pg.exec('CHECKPOINT'),
+      async () => undefined,
+      HELD_MS,
+    );
+  }
+
   private async end(tx: number, commit: boolean): Promise<Reply> {
     const held = this.held;
     if (held?.tx !== tx) throw new Error('the transaction is over');
     try {
-      await this.pg.exec(commit ? 'COMMIT' : 'ROLLBACK');
+      await held.end(commit);
       return { rows: [] };
     } finally {
       clearTimeout(held.timer);

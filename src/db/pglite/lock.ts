@@ -1,60 +1,79 @@
 /**
- * One owner of a data folder. Two processes on one folder would corrupt it without a word, so the first takes a lock
- * that dies with it: an abstract socket on Linux, a named pipe on Windows, elsewhere a socket file that is taken over
- * when nobody answers on it.
+ * One owner of a data folder. Two processes on one folder would corrupt it without a word, so the first takes the
+ * kernel's lock on the file `lock` in it and holds the file open. The lock belongs to the file, not to a path or a
+ * network: it holds through links, bind mounts and between containers on one volume, and is free at once when its
+ * owner dies, however it dies.
  */
-import { createHash } from 'node:crypto';
 import fs from 'node:fs';
-import net from 'node:net';
-import os from 'node:os';
 import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { tryLock } from 'fs-native-extensions';
 
-export class FolderInUse extends Error {
+/** Why the shop cannot be opened, in a sentence for whoever started it. */
+export class StartRefused extends Error {
+  override readonly name: string = 'StartRefused';
+}
+
+export class FolderInUse extends StartRefused {
+  override readonly name = 'FolderInUse';
   constructor(readonly folder: string) {
     super(
       `Another Lopren is already running on the data folder ${folder}. Stop it first, or set LOPREN_DATA to another folder.`,
     );
-    this.name = 'FolderInUse';
   }
 }
 
-function nameOf(folder: string): string {
-  const digest = createHash('sha256').update(fs.realpathSync(folder)).digest('hex').slice(0, 24);
-  if (process.platform === 'linux') return `\0lopren-${digest}`;
-  if (process.platform === 'win32') return `\\\\.\\pipe\\lopren-${digest}`;
-  return path.join(os.tmpdir(), `lopren-${digest}.sock`);
+export interface FolderLock {
+  close(): void;
 }
 
-const listen = (name: string) =>
-  new Promise<net.Server>((resolve, reject) => {
-    const server = net.createServer((socket) => socket.destroy());
-    server.once('error', reject);
-    server.listen(name, () => {
-      server.unref();
-      resolve(server);
-    });
-  });
+/** How long a start waits for a process that is just ending, and between two looks, in ms. */
+const PATIENCE = 2000;
+const BETWEEN = 100;
 
-const answers = (name: string) =>
-  new Promise<boolean>((resolve) => {
-    const socket = net.connect(name, () => {
-      socket.destroy();
-      resolve(true);
-    });
-    socket.once('error', () => resolve(false));
-  });
-
-/** Takes the folder or throws FolderInUse. The lock is held until `close` or the end of the process. */
-export async function takeFolder(folder: string): Promise<net.Server> {
-  fs.mkdirSync(folder, { recursive: true });
-  const name = nameOf(folder);
+function openLockFile(file: string): number {
   try {
-    return await listen(name);
+    return fs.openSync(file, 'a+', 0o600);
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    const file = process.platform !== 'linux' && process.platform !== 'win32';
-    if (!file || (await answers(name))) throw new FolderInUse(folder);
-    fs.rmSync(name, { force: true });
-    return listen(name);
+    throw new StartRefused(
+      `The data folder cannot be written: ${error instanceof Error ? error.message : String(error)}. Lopren needs a folder it may write.`,
+    );
   }
+}
+
+function locked(fd: number, folder: string): boolean {
+  try {
+    return tryLock(fd);
+  } catch (error) {
+    throw new StartRefused(
+      `The volume of the data folder ${folder} has no file locks (${error instanceof Error ? error.message : String(error)}). ` +
+        'Without them two Loprens could write into it at once and destroy it. Put the folder on another volume.',
+    );
+  }
+}
+
+/**
+ * Takes the folder, made when it is not there; waits up to `patience` ms for an owner that is just ending.
+ * Throws FolderInUse when it has another owner, StartRefused when it cannot be locked or written.
+ */
+export async function takeFolder(folder: string, patience = PATIENCE): Promise<FolderLock> {
+  try {
+    fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
+  } catch (error) {
+    throw new StartRefused(
+      `The data folder cannot be made: ${error instanceof Error ? error.message : String(error)}.`,
+    );
+  }
+  const fd = openLockFile(path.join(/*turbopackIgnore: true*/ folder, 'lock'));
+  const until = performance.now() + patience;
+  try {
+    while (!locked(fd, folder)) {
+      if (performance.now() >= until) throw new FolderInUse(folder);
+      await pause(BETWEEN);
+    }
+  } catch (error) {
+    fs.closeSync(fd);
+    throw error;
+  }
+  return { close: () => fs.closeSync(fd) };
 }

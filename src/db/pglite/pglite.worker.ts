@@ -1,11 +1,13 @@
 /** The thread that owns the database, so that a long query never holds the server's event loop. A thin shell round Host. */
+import path from 'node:path';
 import { parentPort } from 'node:worker_threads';
-import { openPglite } from './disk';
+import { fillFolder, openPglite } from './disk';
+import { DATABASE, isNew, roomIn } from './folder';
 import { type Ask, Host } from './host';
 
-interface Open {
+export interface Open {
   readonly kind: 'open';
-  readonly folder?: string;
+  readonly folder: string;
   readonly prepared?: string;
 }
 interface Message {
@@ -18,17 +20,26 @@ let host: Host | undefined;
 
 async function answer(ask: Ask | Open) {
   if (ask.kind === 'open') {
-    host = new Host(await openPglite(ask.folder, ask.prepared));
+    if (isNew(ask.folder)) await fillFolder(ask.folder, ask.prepared);
+    const opened = new Host(await openPglite(path.join(ask.folder, DATABASE)), () => roomIn(ask.folder));
+    await opened.open();
+    host = opened;
     return { rows: [] };
   }
   if (!host) throw new Error('the database is not open');
   return host.handle(ask);
 }
 
+/** PostgreSQL inside has given up: nothing that is asked of it will be answered any more. */
+const GONE = /Aborted|unreachable|RuntimeError|memory access|is closed|ExitStatus|exit\(/;
+
 port?.on('message', ({ id, ask }: Message) => {
   answer(ask).then(
     (reply) => port.postMessage({ id, reply }),
-    (error: Error & { code?: string; constraint?: string }) =>
-      port.postMessage({ id, error: { message: error.message, code: error.code, constraint: error.constraint } }),
+    (error: Error & { code?: string; constraint?: string; severity?: string }) => {
+      const { name, message, code, constraint } = error;
+      port.postMessage({ id, error: { name, message, code, constraint } });
+      if (error.severity === undefined && GONE.test(`${name} ${message}`)) process.exit(1);
+    },
   );
 });

@@ -7,7 +7,7 @@ import { type Backing, type Glazing, PROFILES, type Sheet, TIMBERS } from '@/cor
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
-import { readRow, readRows } from './rows';
+import { type By, readRow, readRows } from './rows';
 
 const shopRow = z.object({
   name: z.string(),
@@ -33,13 +33,36 @@ export const insertShop = (tx: Tx, shop: ShopRow) =>
 export const setPrices = (tx: Tx, prices: ShopRow['prices']) =>
   tx.query('UPDATE shop SET prices = $1 WHERE id = 1', [JSON.stringify(prices)]);
 
+/** The newest edition that was made; 0 before the first. */
 export async function latestEdition(db: Queries): Promise<number> {
-  const rows = await db.query<{ number: number | null }>('SELECT max(number) AS number FROM price_edition');
+  const rows = await db.query<{ number: number | null }>(
+    "SELECT max(number) AS number FROM price_edition WHERE state = 'made'",
+  );
   return rows[0]?.number ?? 0;
 }
 
-export const insertEdition = (tx: Tx, number: number, at: Date, by: string, why: string) =>
-  tx.query('INSERT INTO price_edition (number, at, by, why) VALUES ($1, $2, $3, $4)', [number, at, by, why]);
+const addEdition = async (tx: Tx, at: Date, by: By, why: string, state: 'filling' | 'made'): Promise<number> => {
+  const rows = await tx.query<{ number: number }>(
+    `INSERT INTO price_edition (number, at, by_id, why, state)
+     SELECT coalesce(max(number), 0) + 1, $1, $2, $3, $4 FROM price_edition RETURNING number`,
+    [at, by, why, state],
+  );
+  return rows[0]!.number;
+};
+/** Makes the next edition; answers its number. */
+export const insertEdition = (tx: Tx, at: Date, by: By, why: string) => addEdition(tx, at, by, why, 'made');
+/** Begins an edition that nobody sees until it is made. */
+export const beginEdition = (tx: Tx, at: Date, by: By, why: string) => addEdition(tx, at, by, why, 'filling');
+/** Answers false when the edition is not being filled. */
+export const makeEdition = async (tx: Tx, number: number, at: Date) =>
+  (
+    await tx.query(
+      "UPDATE price_edition SET state = 'made', at = $2 WHERE number = $1 AND state = 'filling' RETURNING number",
+      [number, at],
+    )
+  ).length === 1;
+export const dropEdition = (tx: Tx, number: number) =>
+  tx.query("UPDATE price_edition SET state = 'dropped' WHERE number = $1 AND state = 'filling'", [number]);
 
 const mouldingRow = z
   .object({
@@ -75,49 +98,74 @@ const mouldingRow = z
     cost: { amount: row.cost, per: row.cost_per },
     unit: row.unit,
   }));
+/** As the newest edition has them. */
 export const listMouldings = async (db: Queries): Promise<Listed[]> =>
-  readRows(mouldingRow, await db.query('SELECT * FROM moulding ORDER BY position, code'));
+  readRows(
+    mouldingRow,
+    await db.query(
+      `SELECT DISTINCT ON (m.position, m.code) m.* FROM moulding m
+         JOIN price_edition e ON e.number = m.edition AND e.state = 'made'
+        ORDER BY m.position, m.code, m.edition DESC`,
+    ),
+  );
 
-/** Adds a moulding or changes the one with its code. */
-export const putMoulding = (tx: Tx, one: Listed, edition: number, position: number) =>
-  tx.query(
+export interface PlacedMoulding {
+  readonly moulding: Listed;
+  /** Its place in the list; a moulding keeps the one it had. */
+  readonly position: number;
+}
+/** Writes mouldings into an edition in one statement: new ones, and what others become with it. */
+export async function putMouldings(tx: Tx, edition: number, list: readonly PlacedMoulding[]): Promise<void> {
+  const column = (pick: (one: Listed) => unknown) => list.map(({ moulding }) => pick(moulding));
+  await tx.query("INSERT INTO article (code, kind) SELECT unnest($1::text[]), 'moulding' ON CONFLICT DO NOTHING", [
+    column((one) => one.code),
+  ]);
+  await tx.query(
     `INSERT INTO moulding (code, name, supplier, face_width, rabbet_width, rabbet_depth, height, material, profile,
-                           finish, colour, stick, cost, cost_per, unit, edition, position)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)
-     ON CONFLICT (code) DO UPDATE SET
-       name = excluded.name, supplier = excluded.supplier, face_width = excluded.face_width,
-       rabbet_width = excluded.rabbet_width, rabbet_depth = excluded.rabbet_depth, height = excluded.height,
-       material = excluded.material, profile = excluded.profile, finish = excluded.finish, colour = excluded.colour,
-       stick = excluded.stick, cost = excluded.cost, cost_per = excluded.cost_per, unit = excluded.unit,
-       edition = excluded.edition`,
+                           finish, colour, stick, cost, cost_per, unit, position, edition)
+     SELECT *, $17::int FROM unnest($1::text[], $2::text[], $3::text[], $4::int[], $5::int[], $6::int[], $7::int[],
+       $8::text[], $9::text[], $10::text[], $11::text[], $12::int[], $13::text[], $14::text[], $15::text[], $16::int[])`,
     [
-      one.code,
-      one.name,
-      one.supplier,
-      one.faceWidth,
-      one.rabbetWidth,
-      one.rabbetDepth,
-      one.height,
-      one.material,
-      one.profile,
-      one.finish,
-      one.colour,
-      one.stick ?? null,
-      one.cost.amount,
-      one.cost.per,
-      one.unit,
+      column((one) => one.code),
+      column((one) => one.name),
+      column((one) => one.supplier),
+      column((one) => one.faceWidth),
+      column((one) => one.rabbetWidth),
+      column((one) => one.rabbetDepth),
+      column((one) => one.height),
+      column((one) => one.material),
+      column((one) => one.profile),
+      column((one) => one.finish),
+      column((one) => one.colour),
+      column((one) => one.stick ?? null),
+      column((one) => one.cost.amount),
+      column((one) => one.cost.per),
+      column((one) => one.unit),
+      list.map(({ position }) => position),
       edition,
-      position,
     ],
   );
+}
+/** Where each moulding stands in the list, by code. */
+export async function mouldingPlaces(db: Queries): Promise<Map<string, number>> {
+  const rows = await db.query<{ code: string; position: number }>('SELECT DISTINCT code, position FROM moulding');
+  return new Map(rows.map((row) => [row.code, row.position]));
+}
 
 const materialRow = z.object({ code: z.string(), kind: z.enum(['mat', 'glazing', 'backing']), spec: z.unknown() });
 
-export const putMaterial = (tx: Tx, kind: 'mat' | 'glazing' | 'backing', spec: Sheet, position: number) =>
-  tx.query(
+export async function putMaterial(
+  tx: Tx,
+  kind: 'mat' | 'glazing' | 'backing',
+  spec: Sheet,
+  position: number,
+): Promise<void> {
+  await tx.query('INSERT INTO article (code, kind) VALUES ($1, $2) ON CONFLICT DO NOTHING', [spec.code, kind]);
+  await tx.query(
     'INSERT INTO material (code, kind, spec, position) VALUES ($1, $2, $3, $4) ON CONFLICT (code) DO UPDATE SET spec = excluded.spec',
     [spec.code, kind, JSON.stringify(spec), position],
   );
+}
 
 export interface MaterialLists {
   readonly mouldings: Listed[];

@@ -17,9 +17,9 @@ export const commandById = async (tx: Tx, id: string) =>
 
 export const insertCommand = (
   tx: Tx,
-  one: { id: string; name: string; digest: string; by: string; at: Date; result: unknown },
+  one: { id: string; name: string; digest: string; by: string | null; at: Date; result: unknown },
 ) =>
-  tx.query('INSERT INTO command (id, name, digest, by, at, result) VALUES ($1, $2, $3, $4, $5, $6)', [
+  tx.query('INSERT INTO command (id, name, digest, by_id, at, result) VALUES ($1, $2, $3, $4, $5, $6)', [
     one.id,
     one.name,
     one.digest,
@@ -28,9 +28,9 @@ export const insertCommand = (
     JSON.stringify(one.result ?? {}),
   ]);
 
-export const insertAudit = (tx: Tx, commandId: string, at: Date, by: string, one: AuditEntry) =>
+export const insertAudit = (tx: Tx, commandId: string, at: Date, by: string | null, one: AuditEntry) =>
   tx.query(
-    'INSERT INTO audit (command_id, at, by, what, entity, entity_id, before, after) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)',
+    'INSERT INTO audit (command_id, at, by_id, what, entity, entity_id, before, after) VALUES ($1, $2, $3, $4, $5, $6, $7, $8)',
     [
       commandId,
       at,

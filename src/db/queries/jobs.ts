@@ -1,17 +1,20 @@
 /** Jobs, their steps and what happened to them. */
 import { z } from 'zod';
 import { STATIONS, STEPS } from '@/core/route/route';
-import type { WorkedOut } from '@/core/work-out';
+import { type Agreed, readAgreed } from '@/core/agreed';
 import type { Queries, Tx } from '../client';
-import { readRow, readRows } from './rows';
+import { type By, named, readRow, readRows } from './rows';
 
 const holdSchema = z.object({
   reason: z.string(),
   who: z.enum(['customer', 'supplier', 'conservator', 'shop']),
-  by: z.string(),
+  /** The name of who put it on hold. */
+  by: named,
   at: z.string(),
 });
 export type Hold = z.infer<typeof holdSchema>;
+/** A hold as it is stored: the person by id. */
+export type HoldKept = Omit<Hold, 'by'> & { readonly byId: By };
 
 const jobRow = z.object({
   id: z.string(),
@@ -20,7 +23,7 @@ const jobRow = z.object({
   revision: z.int(),
   hold: holdSchema.nullable(),
   reasons: z.record(z.string(), z.string()),
-  handed: z.object({ signedBy: z.string(), by: z.string() }).nullable(),
+  handed: z.object({ signedBy: z.string(), byId: z.string().nullable() }).nullable(),
   order_state: z.string(),
   number: z.int(),
   promised: z.string(),
@@ -28,9 +31,10 @@ const jobRow = z.object({
 });
 export type JobRow = z.infer<typeof jobRow>;
 
-const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold, j.reasons, j.handed,
+const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold || jsonb_build_object('by', h.name) AS hold, j.reasons, j.handed,
                     o.state AS order_state, o.number, o.promised::text, c.name AS customer`;
-const FROM = 'FROM job j JOIN orders o ON o.id = j.order_id JOIN customer c ON c.id = o.customer_id';
+const FROM = `FROM job j JOIN orders o ON o.id = j.order_id JOIN customer c ON c.id = o.customer_id
+                   LEFT JOIN staff h ON h.id = (j.hold ->> 'byId')::uuid`;
 
 export const jobByTicket = async (db: Queries, ticket: string) =>
   readRow(jobRow, await db.query(`${JOB} ${FROM} WHERE j.ticket = $1`, [ticket]));
@@ -39,9 +43,16 @@ export const lockJob = async (tx: Tx, id: string) =>
 export const jobsOfOrder = async (db: Queries, orderId: string) =>
   readRows(jobRow, await db.query(`${JOB} ${FROM} WHERE j.order_id = $1 ORDER BY j.ticket`, [orderId]));
 
-export const agreedOf = async (db: Queries, jobId: string): Promise<WorkedOut | undefined> =>
-  (await db.query<{ agreed: WorkedOut }>('SELECT agreed FROM piece WHERE id = $1 AND agreed IS NOT NULL', [jobId]))[0]
-    ?.agreed;
+/** What was agreed about pieces, by their ids. */
+export async function agreedOfAll(db: Queries, ids: readonly string[]): Promise<Map<string, Agreed>> {
+  const rows = await db.query<{ id: string; agreed: unknown }>(
+    'SELECT id, agreed FROM piece WHERE id = ANY ($1) AND agreed IS NOT NULL',
+    [ids],
+  );
+  return new Map(rows.map((row) => [row.id, readAgreed(row.agreed)]));
+}
+export const agreedOf = async (db: Queries, id: string): Promise<Agreed | undefined> =>
+  (await agreedOfAll(db, [id])).get(id);
 
 export const insertJob = (tx: Tx, id: string, ticket: string, orderId: string, reasons: Record<string, string>) =>
   tx.query('INSERT INTO job (id, ticket, order_id, revision, reasons) VALUES ($1, $2, $3, 1, $4)', [
@@ -52,12 +63,12 @@ export const insertJob = (tx: Tx, id: string, ticket: string, orderId: string, r
   ]);
 
 export const touchJob = (tx: Tx, id: string) => tx.query('UPDATE job SET revision = revision + 1 WHERE id = $1', [id]);
-export const setHold = (tx: Tx, id: string, hold: Hold | null) =>
+export const setHold = (tx: Tx, id: string, hold: HoldKept | null) =>
   tx.query('UPDATE job SET hold = $2, revision = revision + 1 WHERE id = $1', [
     id,
     hold === null ? null : JSON.stringify(hold),
   ]);
-export const setHanded = (tx: Tx, id: string, handed: { signedBy: string; by: string }, at: Date) =>
+export const setHanded = (tx: Tx, id: string, handed: { signedBy: string; byId: By }, at: Date) =>
   tx.query('UPDATE job SET handed = $2, handed_at = $3, revision = revision + 1 WHERE id = $1', [
     id,
     JSON.stringify(handed),
@@ -74,11 +85,10 @@ const stepRow = z.object({
   times: z.int(),
   started_at: z.date().nullable(),
   done_at: z.date().nullable(),
-  done_by: z.string().nullable(),
 });
 export type StepRow = z.infer<typeof stepRow>;
 
-const STEP = 'SELECT job_id, position, step, station, minutes, state, times, started_at, done_at, done_by FROM step';
+const STEP = 'SELECT job_id, position, step, station, minutes, state, times, started_at, done_at FROM step';
 export const stepsOf = async (db: Queries, jobId: string) =>
   readRows(stepRow, await db.query(`${STEP} WHERE job_id = $1 ORDER BY position`, [jobId]));
 export const stepsOfAll = async (db: Queries, jobIds: readonly string[]) =>
@@ -95,23 +105,23 @@ export const insertStep = (tx: Tx, one: Pick<StepRow, 'job_id' | 'position' | 's
 
 export const startStep = (tx: Tx, jobId: string, step: string, at: Date) =>
   tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);
-export const finishStep = (tx: Tx, jobId: string, step: string, at: Date, by: string) =>
+export const finishStep = (tx: Tx, jobId: string, step: string, at: Date, by: By) =>
   tx.query(
-    "UPDATE step SET state = 'done', times = times + 1, started_at = coalesce(started_at, $3), done_at = $3, done_by = $4 WHERE job_id = $1 AND step = $2",
+    "UPDATE step SET state = 'done', times = times + 1, started_at = coalesce(started_at, $3), done_at = $3, done_by_id = $4 WHERE job_id = $1 AND step = $2",
     [jobId, step, at, by],
   );
 /** Back to do; how often it was done stays counted unless the last time was a slip. */
 export const reopenStep = (tx: Tx, jobId: string, step: string, slip: boolean) =>
   tx.query(
     `UPDATE step SET times = times - CASE WHEN $3 AND state = 'done' THEN 1 ELSE 0 END,
-                     state = 'todo', started_at = NULL, done_at = NULL, done_by = NULL
+                     state = 'todo', started_at = NULL, done_at = NULL, done_by_id = NULL
       WHERE job_id = $1 AND step = $2`,
     [jobId, step, slip],
   );
 
 const eventRow = z.object({
   at: z.date(),
-  by: z.string(),
+  by: named,
   what: z.string(),
   step: z.string().nullable(),
   detail: z.record(z.string(), z.unknown()),
@@ -120,10 +130,13 @@ export type JobEvent = z.infer<typeof eventRow>;
 export const eventsOf = async (db: Queries, jobId: string) =>
   readRows(
     eventRow,
-    await db.query('SELECT at, by, what, step, detail FROM job_event WHERE job_id = $1 ORDER BY id', [jobId]),
+    await db.query(
+      'SELECT e.at, s.name AS by, e.what, e.step, e.detail FROM job_event e LEFT JOIN staff s ON s.id = e.by_id WHERE e.job_id = $1 ORDER BY e.id',
+      [jobId],
+    ),
   );
-export const insertEvent = (tx: Tx, jobId: string, one: JobEvent) =>
-  tx.query('INSERT INTO job_event (job_id, at, by, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [
+export const insertEvent = (tx: Tx, jobId: string, one: Omit<JobEvent, 'by'> & { readonly by: By }) =>
+  tx.query('INSERT INTO job_event (job_id, at, by_id, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [
     jobId,
     one.at,
     one.by,

@@ -2,9 +2,10 @@
 import { z } from 'zod';
 import { type Design, designSchema } from '@/core/design/design';
 import type { OrderPrice } from '@/core/pricing/order-price';
-import type { WorkedOut } from '@/core/work-out';
+import { type Agreed, readAgreed } from '@/core/agreed';
+import { upgradedDesign } from '@/core/design/upgrades';
 import type { Queries, Tx } from '../client';
-import { readRow, readRows } from './rows';
+import { type By, named, readRow, readRows } from './rows';
 
 const object = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
 
@@ -60,14 +61,13 @@ const orderRow = z.object({
   quote_until: z.string(),
   accepted_at: z.date().nullable(),
   agreed: object<OrderPrice>().nullable(),
-  created_by: z.string(),
   customer: z.string(),
   phone: z.string(),
 });
 export type OrderRow = z.infer<typeof orderRow>;
 
 const ORDER = `SELECT o.id, o.number, o.customer_id, o.state, o.revision, o.promised::text, o.edition, o.quoted_at,
-                      o.quote_until::text, o.accepted_at, o.agreed, o.created_by, c.name AS customer, c.phone
+                      o.quote_until::text, o.accepted_at, o.agreed, c.name AS customer, c.phone
                  FROM orders o JOIN customer c ON c.id = o.customer_id`;
 
 export const orderById = async (db: Queries, id: string) =>
@@ -80,10 +80,10 @@ export const lockOrder = async (tx: Tx, id: string) =>
 
 export const insertOrder = async (
   tx: Tx,
-  one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quoted_at' | 'quote_until' | 'created_by'>,
+  one: Pick<OrderRow, 'id' | 'customer_id' | 'promised' | 'edition' | 'quoted_at' | 'quote_until'> & { created_by: By },
 ) => {
   const rows = await tx.query<{ number: number }>(
-    `INSERT INTO orders (id, number, customer_id, state, revision, promised, edition, quoted_at, quote_until, created_by)
+    `INSERT INTO orders (id, number, customer_id, state, revision, promised, edition, quoted_at, quote_until, created_by_id)
      VALUES ($1, nextval('order_number'), $2, 'quoted', 1, $3, $4, $5, $6, $7) RETURNING number`,
     [one.id, one.customer_id, one.promised, one.edition, one.quoted_at, one.quote_until, one.created_by],
   );
@@ -114,7 +114,7 @@ const pieceRow = z.object({
   position: z.int(),
   design: z.unknown(),
   quoted: z.unknown(),
-  agreed: object<WorkedOut>().nullable(),
+  agreed: z.unknown(),
 });
 export interface PieceRow {
   readonly id: string;
@@ -124,7 +124,7 @@ export interface PieceRow {
   /** The design with the materials' figures of the day it was quoted. */
   readonly quoted: Design;
   /** The result as it was agreed; its design holds the materials' figures of that day. */
-  readonly agreed: WorkedOut | null;
+  readonly agreed: Agreed | null;
 }
 
 export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]> => {
@@ -137,8 +137,9 @@ export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]
   );
   return rows.map((row) => ({
     ...row,
-    design: designSchema.parse(row.design),
-    quoted: designSchema.parse(row.quoted),
+    design: designSchema.parse(upgradedDesign(row.design)),
+    quoted: designSchema.parse(upgradedDesign(row.quoted)),
+    agreed: row.agreed === null ? null : readAgreed(row.agreed),
   }));
 };
 
@@ -159,7 +160,7 @@ export async function putPieces(
   return true;
 }
 
-export const agreePiece = (tx: Tx, id: string, agreed: WorkedOut) =>
+export const agreePiece = (tx: Tx, id: string, agreed: Agreed) =>
   tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
 
 const paymentRow = z.object({
@@ -169,23 +170,24 @@ const paymentRow = z.object({
   method: z.enum(['cash', 'card']),
   amount: z.int(),
   at: z.date(),
-  by: z.string(),
+  by: named,
   note: z.string(),
   reverses: z.string().nullable(),
 });
 export type PaymentRow = z.infer<typeof paymentRow>;
 
-const PAYMENT = 'SELECT id, order_id, kind, method, amount, at, by, note, reverses FROM payment';
+const PAYMENT = `SELECT p.id, p.order_id, p.kind, p.method, p.amount, p.at, s.name AS by, p.note, p.reverses
+                   FROM payment p LEFT JOIN staff s ON s.id = p.by_id`;
 export const paymentsOf = async (db: Queries, orderId: string) =>
-  readRows(paymentRow, await db.query(`${PAYMENT} WHERE order_id = $1 ORDER BY at, id`, [orderId]));
+  readRows(paymentRow, await db.query(`${PAYMENT} WHERE p.order_id = $1 ORDER BY p.at, p.id`, [orderId]));
 export const paymentById = async (db: Queries, id: string) =>
-  readRow(paymentRow, await db.query(`${PAYMENT} WHERE id = $1`, [id]));
+  readRow(paymentRow, await db.query(`${PAYMENT} WHERE p.id = $1`, [id]));
 export const isReversed = async (db: Queries, id: string) =>
   (await db.query('SELECT 1 AS found FROM payment WHERE reverses = $1', [id])).length > 0;
 
-export const insertPayment = (tx: Tx, one: PaymentRow) =>
+export const insertPayment = (tx: Tx, one: Omit<PaymentRow, 'by'> & { readonly by: By }) =>
   tx.query(
-    'INSERT INTO payment (id, order_id, kind, method, amount, at, by, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
+    'INSERT INTO payment (id, order_id, kind, method, amount, at, by_id, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
     [one.id, one.order_id, one.kind, one.method, one.amount, one.at, one.by, one.note, one.reverses],
   );
 
@@ -207,9 +209,9 @@ export const openCards = async (db: Queries, orderId: string) =>
     cardRow,
     await db.query(`${CARD} WHERE order_id = $1 AND state IN ('open', 'unanswered') ORDER BY at`, [orderId]),
   );
-export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: string) =>
+export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: By) =>
   tx.query(
-    "INSERT INTO card_request (id, order_id, kind, amount, state, at, by) VALUES ($1, $2, $3, $4, 'open', $5, $6)",
+    "INSERT INTO card_request (id, order_id, kind, amount, state, at, by_id) VALUES ($1, $2, $3, $4, 'open', $5, $6)",
     [one.id, one.order_id, one.kind, one.amount, one.at, by],
   );
 export const setCard = (tx: Tx, id: string, state: string) =>
@@ -237,8 +239,8 @@ export const findOrders = async (db: Queries, text: string, states: readonly str
     await db.query(
       `SELECT o.number, o.state, o.promised::text, c.name AS customer, c.phone,
               coalesce((SELECT string_agg(nullif(p.design -> 'piece' ->> 'title', ''), ', ' ORDER BY p.position) FROM piece p WHERE p.order_id = o.id), '') AS titles,
-              (o.agreed ->> 'total')::int AS total,
-              coalesce((SELECT sum(amount) FROM payment y WHERE y.order_id = o.id), 0)::int AS paid,
+              (o.agreed ->> 'total')::bigint AS total,
+              coalesce((SELECT sum(amount) FROM payment y WHERE y.order_id = o.id), 0)::bigint AS paid,
               o.state = 'accepted' AND NOT EXISTS (SELECT 1 FROM job j JOIN step s ON s.job_id = j.id
                                                     WHERE j.order_id = o.id AND s.step = 'final-check' AND s.state <> 'done') AS ready
          FROM orders o JOIN customer c ON c.id = o.customer_id

@@ -1,5 +1,13 @@
 /** Reads a row as its schema says; a row that does not fit is a fault of the program and is thrown. */
-import type { z } from 'zod';
+import { z } from 'zod';
+
+/** Who did something: a person's id, or null for the program itself. */
+export type By = string | null;
+/** The name of that person, as a join finds it. */
+export const named = z
+  .string()
+  .nullable()
+  .transform((name) => name ?? 'Lopren');
 
 export const readRows = <S extends z.ZodType>(schema: S, rows: readonly unknown[]): z.infer<S>[] =>
   rows.map((row) => schema.parse(row));

@@ -88,7 +88,7 @@ export function ImportList({ onClose }: { onClose: () => void }) {
     const answer = await ask<ImportPreview>('/api/import-preview', {
       method: 'POST',
       body: text,
-      headers: { 'content-type': 'text/csv' },
+      headers: { 'content-type': 'text/csv', 'x-lopren-upload': 'list' },
     });
     setBusy(false);
     if (!answer.ok) return setIssues(answer.issues);

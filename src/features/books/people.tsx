@@ -29,7 +29,7 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
       <h2>People</h2>
       <dl>
         {people.map((one) => (
-          <div key={one.name}>
+          <div key={one.id}>
             <dt>{one.name}</dt>
             <dd>{one.role}</dd>
           </div>

@@ -42,7 +42,7 @@ function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; o
     onSettled();
   };
   const drop = async () => {
-    const answer = await send('card-answer', { requestId: card.id, answer: 'dropped' });
+    const answer = await send('drop-card', { requestId: card.id });
     setIssues(answer.ok ? [] : answer.issues);
     onSettled();
   };

@@ -127,6 +127,7 @@ describe('drafts and orders', () => {
     agreed: null,
     payments: [],
     paid: 0,
+    owedBack: 0,
     openCards: [],
     jobs: [],
   });

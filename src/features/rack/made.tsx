@@ -7,6 +7,7 @@ import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
 import type { MadePlanView, RackView } from '@/contract/views';
+import type { PlanFigures } from '@/core/cutting/shop';
 import type { Issue } from '@/core/issue';
 import { parseLength } from '@/core/units/parse-length';
 import { send } from '@/ui/send';
@@ -187,6 +188,21 @@ function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
   );
 }
 
+/** Both halves of a plan as one. A half without a bound of its own counts by its own gap. */
+function together(sticks: PlanFigures, sheets: PlanFigures): PlanFigures {
+  const boundOf = ({ bound, cost, gap }: PlanFigures) => (bound > 0 ? bound : cost / (1 + gap));
+  const cost = sticks.cost + sheets.cost;
+  const bound = boundOf(sticks) + boundOf(sheets);
+  return {
+    ...sticks,
+    opened: sticks.opened + sheets.opened,
+    cost,
+    bound,
+    gap: bound > 0 ? cost / bound - 1 : 0,
+    optimal: sticks.optimal && sheets.optimal,
+  };
+}
+
 export function PlansMade({ first }: { first: RackView }) {
   const { rack, refresh } = useRack(first);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -214,7 +230,9 @@ export function PlansMade({ first }: { first: RackView }) {
             <section className={styles.kind}>
               <h2>
                 Lost of what was opened{' '}
-                <span className="soft">{cents(Math.max(0, saved))} saved so far against cutting job by job</span>
+                {rack.money && (
+                  <span className="soft">{cents(Math.max(0, saved))} saved so far against cutting job by job</span>
+                )}
               </h2>
               <WasteChart plans={rack.plans} />
             </section>
@@ -229,8 +247,12 @@ export function PlansMade({ first }: { first: RackView }) {
                     <th>Jobs</th>
                     <th className="num">Sticks lost</th>
                     <th className="num">Sheets lost</th>
-                    <th className="num">Material</th>
-                    <th>How good</th>
+                    {rack.money && (
+                      <>
+                        <th className="num">Material</th>
+                        <th>How good</th>
+                      </>
+                    )}
                     <th />
                   </tr>
                 </thead>
@@ -257,18 +279,14 @@ export function PlansMade({ first }: { first: RackView }) {
                         </td>
                         <td className="num">{sticks.opened > 0 ? percent(share(sticks)) : '–'}</td>
                         <td className="num">{sheets.opened > 0 ? percent(share(sheets)) : '–'}</td>
-                        <td className="num">{cents(sticks.cost + sheets.cost)}</td>
-                        <td className="soft">
-                          {plan.state === 'undone'
-                            ? 'Undone'
-                            : gapWords({
-                                ...sticks,
-                                cost: sticks.cost + sheets.cost,
-                                bound: sticks.bound + sheets.bound,
-                                gap: (sticks.cost + sheets.cost) / Math.max(1e-9, sticks.bound + sheets.bound) - 1,
-                                optimal: sticks.optimal && sheets.optimal,
-                              })}
-                        </td>
+                        {rack.money && (
+                          <>
+                            <td className="num">{cents(sticks.cost + sheets.cost)}</td>
+                            <td className="soft">
+                              {plan.state === 'undone' ? 'Undone' : gapWords(together(sticks, sheets))}
+                            </td>
+                          </>
+                        )}
                         <td className={styles.acts}>
                           {plan.state === 'confirmed' && (
                             <>

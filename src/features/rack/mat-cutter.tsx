@@ -110,7 +110,11 @@ export function MatCutter({ first }: { first: RackView }) {
   const give = async (text: string, called: string) => {
     setRunning(false);
     setNow(0);
-    const answer = await ask<Play>('/api/mat-cutter', { method: 'POST', body: text });
+    const answer = await ask<Play>('/api/mat-cutter', {
+      method: 'POST',
+      headers: { 'x-lopren-upload': 'dxf' },
+      body: text,
+    });
     setPlay(answer.ok ? answer.value : undefined);
     setIssues(answer.ok ? [] : answer.issues);
     setName(called);

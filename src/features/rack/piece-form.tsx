@@ -25,6 +25,8 @@ export interface Typed {
   readonly dents: string;
   readonly place: string;
   readonly note: string;
+  /** What was seen of it; null for a new one. */
+  readonly revision: number | null;
 }
 export const blank = (kind: 'stick' | 'sheet', material: string): Typed => ({
   id: crypto.randomUUID(),
@@ -37,6 +39,7 @@ export const blank = (kind: 'stick' | 'sheet', material: string): Typed => ({
   dents: '',
   place: '',
   note: '',
+  revision: null,
 });
 
 function Field({
@@ -102,8 +105,9 @@ export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Type
       });
     setIssues(wrong);
     if (Object.keys(wrong).length > 0) return;
-    const { id, kind, material, batch, place, note } = typed;
-    const answer = await send('put-rack-piece', { id, kind, material, length: long, height, batch, noGo, place, note });
+    const { id, kind, material, batch, place, note, revision } = typed;
+    const piece = { id, kind, material, length: long, height, batch, noGo, place, note, revision };
+    const answer = await send('put-rack-piece', piece);
     if (answer.ok) return onDone();
     const beside: Record<string, Issue[]> = {};
     for (const one of answer.issues) {
@@ -114,7 +118,11 @@ export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Type
     setIssues(beside);
   };
   const remove = async () => {
-    const answer = await send('remove-rack-piece', { id: typed.id, reason: reason || 'used up' });
+    const answer = await send('remove-rack-piece', {
+      id: typed.id,
+      revision: typed.revision ?? 0,
+      reason: reason || 'used up',
+    });
     if (answer.ok) onDone();
     else setIssues({ all: answer.issues });
   };

@@ -115,7 +115,12 @@ function Count({ rack, material }: { rack: RackView; material: string }) {
       return setIssues([
         { code: 'input-wrong', figures: { reason: `“${one === undefined ? onHand : minimum}” is not a whole number` } },
       ]);
-    const answer = await send('set-stock', { material, onHand: one, minimum: other });
+    const answer = await send('set-stock', {
+      material,
+      onHand: one,
+      minimum: other,
+      revision: level?.revision ?? null,
+    });
     setIssues(answer.ok ? [] : answer.issues);
   };
   const short = (level?.onHand ?? 0) < (level?.minimum ?? 0);
@@ -180,6 +185,7 @@ export function Rack({ first }: { first: RackView }) {
         .join('; '),
       place: piece.place,
       note: piece.note,
+      revision: piece.revision,
     });
   const scan = () => {
     const piece = rack.pieces.find((one) => one.code.toLowerCase() === find.trim().toLowerCase());

@@ -99,7 +99,8 @@ function Jobs({
 
 type Both = ReturnType<typeof figuresOf>;
 
-function Outcome({ figures }: { figures: Both['sticks'] }) {
+/** What a plan comes to: in material, and in money for those who see costs. */
+function Outcome({ figures, money }: { figures: Both['sticks']; money: boolean }) {
   const share = figures.opened > 0 ? figures.lost / figures.opened : 0;
   const saved = figures.apart - figures.cost;
   return (
@@ -107,24 +108,28 @@ function Outcome({ figures }: { figures: Both['sticks'] }) {
       <div>
         <dt>Lost in cuts and ends</dt>
         <dd>
-          <b>{percent(share)}</b> <span className="soft">{cents(figures.lostCents)}</span>
+          <b>{percent(share)}</b> {money && <span className="soft">{cents(figures.lostCents)}</span>}
         </dd>
       </div>
-      <div>
-        <dt>Material, offcuts counted back</dt>
-        <dd>
-          <b>{cents(figures.cost)}</b>
-        </dd>
-      </div>
-      <div>
-        <dt>Cut job by job it would be</dt>
-        <dd>
-          <b>{cents(figures.apart)}</b> {saved > 0.5 && <span className={styles.saved}>{cents(saved)} saved</span>}
-        </dd>
-      </div>
+      {money && (
+        <>
+          <div>
+            <dt>Material, offcuts counted back</dt>
+            <dd>
+              <b>{cents(figures.cost)}</b>
+            </dd>
+          </div>
+          <div>
+            <dt>Cut job by job it would be</dt>
+            <dd>
+              <b>{cents(figures.apart)}</b> {saved > 0.5 && <span className={styles.saved}>{cents(saved)} saved</span>}
+            </dd>
+          </div>
+        </>
+      )}
       <div className={styles.gap}>
         <dt>How good this is</dt>
-        <dd>{gapWords(figures)}</dd>
+        <dd>{gapWords(figures, money)}</dd>
       </div>
     </dl>
   );
@@ -340,7 +345,7 @@ export function Plan({ first }: { first: RackView }) {
                     </p>
                   </Note>
                 )}
-                <Outcome figures={figures[tab]} />
+                <Outcome figures={figures[tab]} money={rack.money} />
                 {tab === 'sticks' ? (
                   <>
                     <StickPlan
@@ -355,7 +360,7 @@ export function Plan({ first }: { first: RackView }) {
                         if (moved.ok) planning.set({ ...plans, sticks: moved.value });
                       }}
                     />
-                    <BuyingTable rack={rack} plans={plans} state={planned} />
+                    {rack.money && <BuyingTable rack={rack} plans={plans} state={planned} />}
                   </>
                 ) : (
                   <SheetPlan

@@ -7,10 +7,10 @@ export const percent = (share: number): string =>
   share === 0 ? '0 %' : share < 0.0005 ? 'under 0.1 %' : `${(share * 100).toFixed(1)} %`;
 
 /** How much better a plan could be, in plain words. */
-export function gapWords({ optimal, gap, cost, bound }: PlanFigures): string {
-  if (cost === 0) return 'Nothing to cut.';
+export function gapWords({ optimal, gap, cost, bound, opened }: PlanFigures, inMoney = true): string {
+  if (opened === 0) return 'Nothing to cut.';
   if (optimal) return 'Nothing cheaper is possible.';
-  return `At most ${percent(gap)} (${cents(cost - bound)}) could still be saved.`;
+  return `At most ${percent(gap)}${inMoney ? ` (${cents(cost - bound)})` : ''} could still be saved.`;
 }
 
 export const WAY_NAMES = {

@@ -11,7 +11,7 @@ import styles from './sign-in.module.css';
 
 /** The first visit: the shop's name, its owner, and the unit it thinks in. */
 export function SetUp() {
-  const [form, setForm] = useState({ shop: '', owner: '', pin: '', homeUnit: 'in' as Unit });
+  const [form, setForm] = useState({ shop: '', owner: '', pin: '', homeUnit: 'in' as Unit, code: '' });
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const put = (key: keyof typeof form) => (event: { target: { value: string } }) =>
     setForm({ ...form, [key]: event.target.value });
@@ -53,6 +53,15 @@ export function SetUp() {
             slotProps={{ input: { inputMode: 'numeric', maxLength: 8, autoComplete: 'new-password' } }}
           />
         </label>
+        <label className={styles.pin}>
+          <span>The code that Lopren printed where it was started</span>
+          <Input
+            value={form.code}
+            onChange={put('code')}
+            fullWidth
+            slotProps={{ input: { maxLength: 40, autoComplete: 'off' } }}
+          />
+        </label>
         <fieldset className={styles.people}>
           <legend>Measures in</legend>
           {(['in', 'mm'] as const).map((unit) => (
@@ -71,7 +80,7 @@ export function SetUp() {
           type="submit"
           variant="contained"
           fullWidth
-          disabled={!form.shop.trim() || !form.owner.trim() || !/^\d{4,8}$/.test(form.pin)}
+          disabled={!form.shop.trim() || !form.owner.trim() || !form.code.trim() || !/^\d{4,8}$/.test(form.pin)}
         >
           Set up
         </Button>

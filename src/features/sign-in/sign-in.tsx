@@ -2,6 +2,8 @@
 import Button from '@mui/material/Button';
 import Input from '@mui/material/Input';
 import { type FormEvent, useRef, useState } from 'react';
+import { startOf } from '@/contract/access';
+import type { Role } from '@/contract/commands';
 import type { Issue } from '@/core/issue';
 import { Brand } from '@/ui/brand';
 import { post } from '@/ui/send';
@@ -26,8 +28,8 @@ export function SignIn({ shop, people, demo }: Props) {
   };
   const submit = async (event: FormEvent) => {
     event.preventDefault();
-    const answer = await post('/api/session', { name, pin });
-    if (answer.ok) window.location.assign('/desk');
+    const answer = await post<{ role: Role }>('/api/session', { name, pin });
+    if (answer.ok) window.location.assign(startOf(answer.value.role));
     else {
       setIssues(answer.issues);
       setPin('');

@@ -112,7 +112,7 @@ export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who }
   if (!found.ok) return found;
   const { job } = found.value;
   if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
-  const after = { reason, who, by, at: now.toISOString() };
+  const after = { reason, who, byId: by, at: now.toISOString() };
   await setHold(tx, jobId, after);
   await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who } });
   return told(job, 'held', null, after);
@@ -144,7 +144,7 @@ export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, si
   }
   for (const job of jobs) {
     await finishStep(tx, job.id, 'hand-over', now, by);
-    await setHanded(tx, job.id, { signedBy, by }, now);
+    await setHanded(tx, job.id, { signedBy, byId: by }, now);
     await insertEvent(tx, job.id, { at: now, by, what: 'handed over', step: 'hand-over', detail: { signedBy } });
   }
   await setOrderState(tx, orderId, 'handed-over');

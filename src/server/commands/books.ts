@@ -1,34 +1,91 @@
 /** The books change by editions: a supplier's list, all rows or none; a rule of price. */
-import { planImport, readMouldingList } from '@/core/books/moulding-list';
+import { setImmediate as breathe } from 'node:timers/promises';
+import { type PlannedRow, planImport, readMouldingList } from '@/core/books/moulding-list';
 import { bad, good, issue } from '@/core/issue';
-import { getShop, insertEdition, latestEdition, listMouldings, putMoulding, setPrices } from '@/db/queries/books';
-import type { Handler } from '../door';
+import {
+  type PlacedMoulding,
+  beginEdition,
+  dropEdition,
+  getShop,
+  insertEdition,
+  latestEdition,
+  listMouldings,
+  makeEdition,
+  mouldingPlaces,
+  putMouldings,
+  setPrices,
+} from '@/db/queries/books';
+import type { Db } from '@/db/client';
+import type { Handler, Readying } from '../door';
 
-export const importMouldings: Handler<'import-mouldings'> = async (tx, { text, edition, file }, { now, by }) => {
-  const current = await latestEdition(tx);
-  if (current !== edition) return bad(issue('books-stale', { seen: edition, now: current }));
-  const list = readMouldingList(text);
+/** Rows written at a time: a slice takes a few ms, and whoever else asks comes in between. */
+const SLICE = 300;
+
+/** A list that lies in an edition of its own, where nobody sees it yet. */
+interface Filled {
+  readonly edition: number;
+  readonly from: number;
+  readonly added: number;
+  readonly changed: readonly { readonly code: string; readonly changes: PlannedRow['changes'] }[];
+}
+
+async function fill(db: Db, edition: number, todo: readonly PlannedRow[]): Promise<void> {
+  const places = await mouldingPlaces(db);
+  let next = Math.max(-1, ...places.values()) + 1;
+  const placed = todo.map((row): PlacedMoulding => ({
+    moulding: row.moulding!,
+    position: places.get(row.code) ?? next++,
+  }));
+  for (let at = 0; at < placed.length; at += SLICE) {
+    await db.transaction((tx) => putMouldings(tx, edition, placed.slice(at, at + SLICE)));
+    await breathe();
+  }
+}
+
+export const readyImport: Readying<'import-mouldings'> = async (payload, { house: { db }, now, by }) => {
+  const current = await latestEdition(db);
+  if (current !== payload.edition) return bad(issue('books-stale', { seen: payload.edition, now: current }));
+  const list = readMouldingList(payload.text);
   if (list.issues.length > 0) return bad(...list.issues);
-  const before = await listMouldings(tx);
-  const plan = planImport(list, new Map(before.map((one) => [one.code, one])));
+  await breathe();
+  const plan = planImport(list, new Map((await listMouldings(db)).map((one) => [one.code, one])));
   const refused = plan.filter((row) => row.does === 'refuse');
   if (refused.length > 0) return bad(issue('list-refused', { rows: refused.length, first: refused[0]!.row }));
   const todo = plan.filter((row) => row.does === 'add' || row.does === 'change');
   if (todo.length === 0) return bad(issue('list-unchanged'));
-  const next = current + 1;
-  await insertEdition(tx, next, now, by, `list ${file}`);
-  for (const [index, row] of todo.entries()) await putMoulding(tx, row.moulding!, next, before.length + index);
-  const added = todo.filter((row) => row.does === 'add').length;
-  const changed = todo.filter((row) => row.does === 'change').map((row) => ({ code: row.code, changes: row.changes }));
+  await breathe();
+  const edition = await db.transaction((tx) => beginEdition(tx, now, by, `list ${payload.file}`));
+  try {
+    await fill(db, edition, todo);
+  } catch (error) {
+    await db.transaction((tx) => dropEdition(tx, edition)).catch(() => undefined);
+    throw error;
+  }
+  const filled: Filled = {
+    edition,
+    from: current,
+    added: todo.filter((row) => row.does === 'add').length,
+    changed: todo.filter((row) => row.does === 'change').map(({ code, changes }) => ({ code, changes })),
+  };
+  return good(filled);
+};
+
+/** Makes the list's edition the newest, unless another came first; then it stays unseen for good. */
+export const importMouldings: Handler<'import-mouldings'> = async (tx, { edition, file }, { now, ready }) => {
+  const filled = ready as Filled;
+  const current = await latestEdition(tx);
+  if (current !== edition || filled.edition < current || !(await makeEdition(tx, filled.edition, now)))
+    return bad(issue('books-stale', { seen: edition, now: current }));
+  const { added, changed } = filled;
   return good({
-    result: { edition: next, added, changed: changed.length },
+    result: { edition: filled.edition, added, changed: changed.length },
     audit: [
       {
         what: 'mouldings imported',
         entity: 'books',
-        entityId: String(next),
+        entityId: String(filled.edition),
         before: { edition: current },
-        after: { edition: next, file, added, changed },
+        after: { edition: filled.edition, file, added, changed },
       },
     ],
     touched: ['books'],
@@ -44,15 +101,15 @@ export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, gro
   // What the page does not ask about stays as it was.
   const { chart: _chart, minimum: _minimum, ...kept } = before;
   const after = { ...kept, ...rule };
-  await insertEdition(tx, current + 1, now, by, `price rule of ${group}`);
+  const next = await insertEdition(tx, now, by, `price rule of ${group}`);
   await setPrices(tx, { ...shop.prices, groups: { ...shop.prices.groups, [group]: after } });
   return good({
-    result: { edition: current + 1 },
+    result: { edition: next },
     audit: [
       {
         what: 'price rule set',
         entity: 'books',
-        entityId: String(current + 1),
+        entityId: String(next),
         before: { group, rule: before },
         after: { group, rule: after },
       },

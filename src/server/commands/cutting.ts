@@ -1,4 +1,5 @@
 /** A plan becomes real: material is taken and offcuts come back, in one step; and the way back until the next plan. */
+import { bare } from '@/core/agreed';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import {
@@ -31,6 +32,7 @@ import {
   takeStock,
 } from '@/db/queries/rack';
 import type { Tx } from '@/db/client';
+import type { By } from '@/db/queries/rows';
 import { cutRequests } from '../cutting/needs';
 import type { Handler } from '../door';
 
@@ -45,6 +47,16 @@ function checked(requests: CutRequests, plans: CutPlans): Issue[] {
     return [issue('plan-rack-changed', { what: String(source ?? frame ?? part ?? '') })];
   }
   return wrong[0] ? [issue('plan-wrong'), wrong[0]] : [];
+}
+
+/** What a plan that was made without costs comes to; its bound is not known. */
+function withCosts(requests: CutRequests, { sticks, sheets }: CutPlans): CutPlans {
+  const costOf = (found: readonly Issue[], told: number) =>
+    Number(found.find((one) => one.code === 'cost-untrue')?.figures.cost ?? told);
+  return {
+    sticks: { ...sticks, cost: costOf(checkSticks(requests.sticks, { ...sticks, bound: 0 }), sticks.cost), bound: 0 },
+    sheets: { ...sheets, cost: costOf(checkSheets(requests.sheets, { ...sheets, bound: 0 }), sheets.cost), bound: 0 },
+  };
 }
 
 interface Comes {
@@ -115,7 +127,7 @@ function comesOf(requests: CutRequests, plans: CutPlans, wanted: Wanted, number:
   return { used, made, opened };
 }
 
-async function take(tx: Tx, comes: Comes, now: Date, by: string): Promise<PlanEffect & { codes: string[] }> {
+async function take(tx: Tx, comes: Comes, now: Date, by: By): Promise<PlanEffect & { codes: string[] }> {
   const byCode = new Map((await rackThere(tx)).map((row) => [row.code, row.id]));
   const used = comes.used.map((code) => byCode.get(code)!);
   await setPieceState(tx, used, 'used');
@@ -132,13 +144,16 @@ async function take(tx: Tx, comes: Comes, now: Date, by: string): Promise<PlanEf
   return { used, made, stock, codes };
 }
 
-export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...plans }, { house, now, by }) => {
+export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...asked }, { house, now, by, role }) => {
   const books = await house.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const { requests, wanted, missing } = await cutRequests(tx, books, tickets);
   if (missing[0]) return bad(issue('plan-rack-changed', { what: missing[0] }));
-  const wrong = checked(requests, plans);
+  // Who sees no costs has planned without them; what the plan costs is told afterwards.
+  const planned = role === 'bench' ? await cutRequests(tx, { ...books, lists: bare(books.lists) }, tickets) : undefined;
+  const wrong = checked(planned?.requests ?? requests, asked);
   if (wrong.length > 0) return bad(...wrong);
+  const plans = planned ? withCosts(requests, asked) : asked;
   if (plans.sticks.bars.length + plans.sheets.sheets.length === 0) return bad(issue('plan-empty'));
   const number = await nextPlanNumber(tx);
   const { codes, ...effect } = await take(tx, comesOf(requests, plans, wanted, number), now, by);
@@ -192,7 +207,7 @@ export const spoilCut: Handler<'spoil-cut'> = async (tx, { planId, part, why, le
   const sheet = plan.plan.sheets.sheets.find((one) => one.parts.some((other) => other.part === part));
   const rest = leftOf(plan.request, part, left, bar !== undefined);
   if (!rest.ok) return rest;
-  await spoilPart(tx, planId, part, { why, by, at: now.toISOString() });
+  await spoilPart(tx, planId, part, { why, byId: by, at: now.toISOString() });
   let code = '';
   if (left)
     code = await insertPiece(

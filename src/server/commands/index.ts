@@ -1,22 +1,40 @@
 /** Every command and the use case behind it. */
-import type { Handlers } from '../door';
+import type { Handlers, Readyings } from '../door';
 import { finalCheck, handOver, hold, moveStep, release } from './bench';
-import { importMouldings, setGroupRule } from './books';
+import { importMouldings, readyImport, setGroupRule } from './books';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
-import { askCard, cardAnswer, reversePayment, takeCash } from './money';
+import { askCard, cardAnswer, dropCard, reversePayment, takeCash } from './money';
 import { acceptOrder, cancelOrder, saveQuote } from './orders';
-import { addCustomer, addStaff, setUpShop } from './people';
+import {
+  addCustomer,
+  addStaff,
+  changePin,
+  endSessions,
+  reAdmitPerson,
+  readyChange,
+  readyPin,
+  readySetUp,
+  removePerson,
+  setUpShop,
+} from './people';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
+import { changeSettings } from './settings';
 
 export const handlers: Handlers = {
   'set-up-shop': setUpShop,
   'add-staff': addStaff,
+  'change-pin': changePin,
+  'remove-person': removePerson,
+  're-admit-person': reAdmitPerson,
+  'end-sessions': endSessions,
+  'change-settings': changeSettings,
   'add-customer': addCustomer,
   'save-quote': saveQuote,
   'accept-order': acceptOrder,
   'cancel-order': cancelOrder,
   'take-cash': takeCash,
   'ask-card': askCard,
+  'drop-card': dropCard,
   'card-answer': cardAnswer,
   'reverse-payment': reversePayment,
   'move-step': moveStep,
@@ -33,4 +51,13 @@ export const handlers: Handlers = {
   'confirm-plan': confirmPlan,
   'undo-plan': undoPlan,
   'spoil-cut': spoilCut,
+};
+
+/** What some commands make ready before their transaction. */
+export const readyings: Readyings = {
+  'set-up-shop': readySetUp,
+  'add-staff': readyPin,
+  're-admit-person': readyPin,
+  'change-pin': readyChange,
+  'import-mouldings': readyImport,
 };

@@ -86,7 +86,9 @@ export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer
   if (!request) return bad(issue('card-unknown'));
   await lockOrder(tx, request.order_id);
   const current = await cardRequest(tx, requestId);
-  if (current!.state !== 'open' && current!.state !== 'unanswered')
+  // Money that was taken is booked, also when nobody waited for it any more: what is too much is owed back.
+  const late = current!.state === 'dropped' && answer === 'approved';
+  if (current!.state !== 'open' && current!.state !== 'unanswered' && !late)
     return good({ result: { state: current!.state }, audit: [], touched: [] });
   await setCard(tx, requestId, answer);
   if (answer === 'approved') {
@@ -98,7 +100,7 @@ export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer
       amount: request.amount,
       at: now,
       by,
-      note: '',
+      note: late ? 'approved after the question was dropped' : '',
       reverses: null,
     });
   }
@@ -110,6 +112,28 @@ export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer
         entity: 'order',
         entityId: request.order_id,
         before: { state: current!.state },
+        after: { requestId, amount: request.amount },
+      },
+    ],
+    touched: [`order:${request.order_id}`],
+  });
+};
+
+export const dropCard: Handler<'drop-card'> = async (tx, { requestId }) => {
+  const request = await cardRequest(tx, requestId);
+  if (!request) return bad(issue('card-unknown'));
+  await lockOrder(tx, request.order_id);
+  const { state } = (await cardRequest(tx, requestId))!;
+  if (state !== 'open' && state !== 'unanswered') return good({ result: { state }, audit: [], touched: [] });
+  await setCard(tx, requestId, 'dropped');
+  return good({
+    result: { state: 'dropped' },
+    audit: [
+      {
+        what: 'card dropped',
+        entity: 'order',
+        entityId: request.order_id,
+        before: { state },
         after: { requestId, amount: request.amount },
       },
     ],

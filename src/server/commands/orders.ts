@@ -1,5 +1,6 @@
 /** Quote, acceptance and cancellation of an order. */
 import type { Payload } from '@/contract/commands';
+import { agreedFrom } from '@/core/agreed';
 import type { Design } from '@/core/design/design';
 import { sameValue } from '@/core/design/edit';
 import { freeze, givenIn } from '@/core/design/resolve';
@@ -15,6 +16,7 @@ import {
   customerById,
   insertOrder,
   lockOrder,
+  openCards,
   paymentsOf,
   piecesOf,
   putPieces,
@@ -185,7 +187,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   for (const [index, piece] of pieces.entries()) {
     const again = workOut(freeze(worked[index]!.resolved, books.prices.groups), shopOf(books));
     if (!again.ok) return again;
-    await agreePiece(tx, piece.id, again.value);
+    await agreePiece(tx, piece.id, agreedFrom(again.value));
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
   }
   await agreeOrder(tx, orderId, agreed, context.now);
@@ -211,6 +213,8 @@ export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revisi
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
   const paid = (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
   if (paid !== 0) return bad(issue('cancel-with-money', { paid }));
+  const asked = await openCards(tx, orderId);
+  if (asked[0]) return bad(issue('card-waiting', { amount: asked[0].amount }));
   await setOrderState(tx, orderId, 'cancelled');
   return good({
     audit: [

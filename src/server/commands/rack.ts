@@ -2,7 +2,15 @@
 import { readRackList } from '@/core/cutting/rack-list';
 import { type Issue, bad, good, issue } from '@/core/issue';
 import { type ListedMaterials } from '@/core/materials';
-import { type NewPiece, insertPiece, putStock, rackById, setPieceState, updatePiece } from '@/db/queries/rack';
+import {
+  type NewPiece,
+  insertPiece,
+  putStock,
+  rackById,
+  setPieceState,
+  stockLevel,
+  updatePiece,
+} from '@/db/queries/rack';
 import type { Handler } from '../door';
 
 export const knownMaterials = ({ mouldings, mats, glazings, backings }: ListedMaterials) => ({
@@ -30,6 +38,8 @@ export const putRackPiece: Handler<'put-rack-piece'> = async (tx, payload, { hou
   const before = await rackById(tx, payload.id);
   if (before && (before.state !== 'there' || before.kind !== payload.kind || before.material !== payload.material))
     return bad(issue('rack-gone', { code: before.code }));
+  const seen = before?.revision ?? null;
+  if (seen !== payload.revision) return bad(issue('rack-stale', { code: before?.code ?? '' }));
   const code = before?.code ?? (await insertPiece(tx, { ...payload, origin: 'typed' }, now, by));
   if (before) await updatePiece(tx, payload);
   return good({
@@ -39,9 +49,10 @@ export const putRackPiece: Handler<'put-rack-piece'> = async (tx, payload, { hou
   });
 };
 
-export const removeRackPiece: Handler<'remove-rack-piece'> = async (tx, { id, reason }) => {
+export const removeRackPiece: Handler<'remove-rack-piece'> = async (tx, { id, revision, reason }) => {
   const before = await rackById(tx, id);
   if (!before || before.state !== 'there') return bad(issue('rack-gone', { code: before?.code ?? '' }));
+  if (before.revision !== revision) return bad(issue('rack-stale', { code: before.code }));
   await setPieceState(tx, [id], 'gone');
   return good({
     audit: [{ what: 'taken off', entity: 'rack', entityId: id, before, after: { reason } }],
@@ -49,14 +60,16 @@ export const removeRackPiece: Handler<'remove-rack-piece'> = async (tx, { id, re
   });
 };
 
-export const setStock: Handler<'set-stock'> = async (tx, { material, onHand, minimum }, { house }) => {
+export const setStock: Handler<'set-stock'> = async (tx, { material, onHand, minimum, revision }, { house }) => {
   const books = await house.booksIn(tx);
   const known = books && knownMaterials(books.lists);
   if (!known || !(known.stick.has(material) || known.sheet.has(material)))
     return bad(issue('material-unknown', { code: material }, 'material'));
+  const before = await stockLevel(tx, material);
+  if ((before?.revision ?? null) !== revision) return bad(issue('rack-stale', { code: material }));
   await putStock(tx, material, onHand, minimum);
   return good({
-    audit: [{ what: 'counted', entity: 'stock', entityId: material, after: { onHand, minimum } }],
+    audit: [{ what: 'counted', entity: 'stock', entityId: material, before, after: { onHand, minimum } }],
     touched: ['rack'],
   });
 };

@@ -2,9 +2,8 @@
 import type { CutJobView } from '@/contract/views';
 import { type CutRequests, type Wanted, requestsFor, wantedOf } from '@/core/cutting/shop';
 import type { StepKey } from '@/core/route/route';
-import type { WorkedOut } from '@/core/work-out';
 import type { Queries } from '@/db/client';
-import { openJobs, stepsOfAll } from '@/db/queries/jobs';
+import { agreedOfAll, openJobs, stepsOfAll } from '@/db/queries/jobs';
 import { partsOfTickets, pieceOf, rackThere } from '@/db/queries/rack';
 import type { Books } from '../house';
 
@@ -19,11 +18,7 @@ export async function cutJobs(db: Queries): Promise<CutJobView[]> {
   );
   const taken = new Set(planned.filter((one) => one.active).map((one) => one.part));
   const spoiled = new Set(planned.filter((one) => one.spoiled && !taken.has(one.part)).map((one) => one.part));
-  const agreed = await db.query<{ id: string; agreed: WorkedOut }>(
-    'SELECT id, agreed FROM piece WHERE id = ANY ($1) AND agreed IS NOT NULL',
-    [ids],
-  );
-  const worked = new Map(agreed.map((one) => [one.id, one.agreed]));
+  const worked = await agreedOfAll(db, ids);
   return jobs.flatMap((job): CutJobView[] => {
     const of = worked.get(job.id);
     if (!of) return [];

@@ -1,10 +1,10 @@
 import { FindJob } from '@/features/bench/find-job';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { boardView } from '@/server/views';
 
 export const metadata = { title: 'Bench' };
 
 export default async function Page() {
-  const { jobs } = await boardView(await house());
+  const { jobs } = await boardView(await pageViewer('/bench'));
   return <FindJob waiting={jobs.filter((job) => !job.hold && job.state !== 'ready')} />;
 }

@@ -1,9 +1,9 @@
 import { Board } from '@/features/board/board';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { boardView } from '@/server/views';
 
 export const metadata = { title: 'Board' };
 
 export default async function Page() {
-  return <Board board={await boardView(await house())} />;
+  return <Board board={await boardView(await pageViewer('/board'))} />;
 }

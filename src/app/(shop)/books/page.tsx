@@ -1,15 +1,14 @@
 import { redirect } from 'next/navigation';
 import { Books } from '@/features/books/books';
-import { house } from '@/server/compose';
-import { currentPerson } from '@/server/http';
+import { pageViewer } from '@/server/access';
 import { staffList } from '@/server/people';
 import { shopView } from '@/server/views';
 
 export const metadata = { title: 'Books' };
 
 export default async function Page() {
-  const of = await house();
-  const [shop, people, person] = await Promise.all([shopView(of), staffList(of), currentPerson(of)]);
+  const viewer = await pageViewer('/books');
+  const shop = await shopView(viewer);
   if (!shop) redirect('/set-up');
-  return <Books shop={shop} people={people} owner={person?.role === 'owner'} />;
+  return <Books shop={shop} people={await staffList(viewer)} owner={viewer.person.role === 'owner'} />;
 }

@@ -1,8 +1,10 @@
 import { OpenInterface } from '@/features/books/open-interface';
+import { pageViewer } from '@/server/access';
 import { openApi } from '@/server/open';
 
 export const metadata = { title: 'Open interface' };
 
-export default function Page() {
+export default async function Page() {
+  await pageViewer('/interface');
   return <OpenInterface document={openApi() as never} />;
 }

@@ -1,12 +1,12 @@
 import { redirect } from 'next/navigation';
 import { Rack } from '@/features/rack/pieces';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { rackView } from '@/server/rack-views';
 
 export const metadata = { title: 'The rack' };
 
 export default async function Page() {
-  const view = await rackView(await house());
+  const view = await rackView(await pageViewer('/rack'));
   if (!view) redirect('/set-up');
   return <Rack first={view} />;
 }

@@ -1,17 +1,19 @@
-import { signedIn } from '@/server/http';
+import { route } from '@/server/access';
 
 export const dynamic = 'force-dynamic';
 
-/** Server-sent events: what changed, the moment it is committed. A comment now and then keeps the line open. */
-export async function GET(request: Request): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
+/** Server-sent events: what changed, the moment it is committed, until the session ends. A comment now and then keeps the line open. */
+export const GET = route('GET /api/live', async (request, { house: { bus }, session }) => {
   const text = new TextEncoder();
   let hangUp = () => {};
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = (line: string) => controller.enqueue(text.encode(line));
-      const stop = who.house.bus.listen((happening) => send(`data: ${JSON.stringify(happening)}\n\n`));
+      const over = () => {
+        hangUp();
+        controller.close();
+      };
+      const stop = bus.listen((happening) => send(`data: ${JSON.stringify(happening)}\n\n`), session, over);
       const beat = setInterval(() => send(': still here\n\n'), 20_000);
       hangUp = () => {
         stop();
@@ -23,6 +25,6 @@ export async function GET(request: Request): Promise<Response> {
     cancel: () => hangUp(),
   });
   return new Response(stream, {
-    headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' },
+    headers: { 'content-type': 'text/event-stream', 'x-accel-buffering': 'no' },
   });
-}
+});

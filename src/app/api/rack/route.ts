@@ -1,10 +1,10 @@
-import { problem, signedIn } from '@/server/http';
+import { issue } from '@/core/issue';
+import { route } from '@/server/access';
+import { problem } from '@/server/problem';
 import { rackView } from '@/server/rack-views';
 
 /** All that the places of the rack show; asked again when something changed. */
-export async function GET(): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
-  const view = await rackView(who.house);
-  return view ? Response.json(view) : problem([{ code: 'shop-unknown', figures: {} }]);
-}
+export const GET = route('GET /api/rack', async (_request, viewer) => {
+  const view = await rackView(viewer);
+  return view ? Response.json(view) : problem([issue('shop-unknown')]);
+});

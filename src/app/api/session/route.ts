@@ -1,32 +1,32 @@
 import { cookies } from 'next/headers';
 import { z } from 'zod';
-import { house } from '@/server/compose';
-import { problem, readJson } from '@/server/http';
-import { COOKIE, signIn, signOut } from '@/server/sessions';
+import { issue } from '@/core/issue';
+import { caller, openRoute } from '@/server/access';
+import { readJson } from '@/server/http';
+import { problem } from '@/server/problem';
+import { COOKIE, DEVICE_COOKIE, DEVICE_DAYS, signIn, signOut } from '@/server/sessions';
 
 const body = z.object({ name: z.string().min(1).max(60), pin: z.string().min(1).max(20) });
+const DAY_SECONDS = 86_400;
 
-export async function POST(request: Request): Promise<Response> {
-  const of = await house();
+export const POST = openRoute('POST /api/session', async (request, house) => {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
-  if (!checked.success)
-    return problem([{ code: 'input-wrong', figures: { reason: 'a name and a PIN are needed' }, path: 'pin' }]);
-  const result = await signIn(of, checked.data.name, checked.data.pin);
+  if (!checked.success) return problem([issue('input-wrong', { reason: 'a name and a PIN are needed' }, 'pin')]);
+  const result = await signIn(house, checked.data.name, checked.data.pin, await caller());
   if (!result.ok) return problem(result.issues);
-  (await cookies()).set(COOKIE, result.value.cookie, {
-    httpOnly: true,
-    sameSite: 'strict',
-    path: '/',
-    maxAge: result.value.seconds,
-  });
-  return Response.json({ name: result.value.person.name, role: result.value.person.role });
-}
-
-export async function DELETE(): Promise<Response> {
+  const { cookie, device, person, seconds } = result.value;
+  const secure = request.headers.get('x-lopren-scheme') === 'https';
+  const manners = { httpOnly: true, sameSite: 'strict', path: '/', secure } as const;
   const jar = await cookies();
-  await signOut(await house(), jar.get(COOKIE)?.value);
-  jar.delete(COOKIE);
+  jar.set(COOKIE, cookie, { ...manners, maxAge: seconds });
+  jar.set(DEVICE_COOKIE, device, { ...manners, maxAge: DEVICE_DAYS * DAY_SECONDS });
+  return Response.json({ name: person.name, role: person.role });
+});
+
+export const DELETE = openRoute('DELETE /api/session', async (_request, house) => {
+  await signOut(house, await caller());
+  (await cookies()).delete(COOKIE);
   return new Response(null, { status: 204 });
-}
+});

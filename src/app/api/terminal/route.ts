@@ -1,15 +1,19 @@
 import { z } from 'zod';
-import { readJson, signedIn } from '@/server/http';
+import { route } from '@/server/access';
+import { readJson } from '@/server/http';
 
 const body = z.object({ acts: z.enum(['pays', 'is declined', 'walks away']) });
 
+/** Which terminal stands there: a simulated one tells what the person at it does next. */
+export const GET = route('GET /api/terminal', async (_request, { house }) =>
+  Response.json({ acts: house.terminal.acts }),
+);
+
 /** What the person at the simulated card terminal does next. A real terminal has no such door. */
-export async function POST(request: Request): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
+export const POST = route('POST /api/terminal', async (request, { house }) => {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
-  if (checked.success) who.house.terminal.next(checked.data.acts);
-  return Response.json({ acts: who.house.terminal.acts });
-}
+  if (checked.success) house.terminal.next(checked.data.acts);
+  return Response.json({ acts: house.terminal.acts });
+});

@@ -1,16 +1,16 @@
 import { notFound, redirect } from 'next/navigation';
 import { AgreedOrder, DeskHere } from '@/features/desk';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { orderView, shopView } from '@/server/views';
 
 export const metadata = { title: 'Desk' };
 
 export default async function Page({ params }: { params: Promise<{ number: string }> }) {
+  const viewer = await pageViewer('/desk/[number]');
   const { number } = await params;
-  const of = await house();
   const [shop, order] = await Promise.all([
-    shopView(of),
-    /^\d{1,9}$/.test(number) ? orderView(of, Number(number)) : undefined,
+    shopView(viewer),
+    /^\d{1,9}$/.test(number) ? orderView(viewer, Number(number)) : undefined,
   ]);
   if (!shop) redirect('/set-up');
   if (!order) notFound();

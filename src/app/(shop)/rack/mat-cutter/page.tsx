@@ -1,12 +1,12 @@
 import { redirect } from 'next/navigation';
 import { MatCutter } from '@/features/rack/mat-cutter';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { rackView } from '@/server/rack-views';
 
 export const metadata = { title: 'Mat cutter' };
 
 export default async function Page() {
-  const view = await rackView(await house());
+  const view = await rackView(await pageViewer('/rack/mat-cutter'));
   if (!view) redirect('/set-up');
   return <MatCutter first={view} />;
 }

@@ -1,12 +1,12 @@
 import { redirect } from 'next/navigation';
 import { Plan } from '@/features/rack/plan';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { rackView } from '@/server/rack-views';
 
 export const metadata = { title: 'Plan the cuts' };
 
 export default async function Page() {
-  const view = await rackView(await house());
+  const view = await rackView(await pageViewer('/rack/plan'));
   if (!view) redirect('/set-up');
   return <Plan first={view} />;
 }

@@ -1,12 +1,12 @@
 import { redirect } from 'next/navigation';
 import { PlansMade } from '@/features/rack/made';
-import { house } from '@/server/compose';
+import { pageViewer } from '@/server/access';
 import { rackView } from '@/server/rack-views';
 
 export const metadata = { title: 'Plans made' };
 
 export default async function Page() {
-  const view = await rackView(await house());
+  const view = await rackView(await pageViewer('/rack/plans'));
   if (!view) redirect('/set-up');
   return <PlansMade first={view} />;
 }

@@ -1,10 +1,9 @@
-import { problem, signedIn } from '@/server/http';
+import { issue } from '@/core/issue';
+import { route } from '@/server/access';
+import { problem } from '@/server/problem';
 import { orderView } from '@/server/views';
 
-export async function GET(_request: Request, { params }: { params: Promise<{ number: string }> }): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
-  const { number } = await params;
-  const order = /^\d{1,9}$/.test(number) ? await orderView(who.house, Number(number)) : undefined;
-  return order ? Response.json(order) : problem([{ code: 'order-unknown', figures: {} }]);
-}
+export const GET = route('GET /api/orders/[number]', async (_request, viewer, { number = '' }) => {
+  const order = /^\d{1,9}$/.test(number) ? await orderView(viewer, Number(number)) : undefined;
+  return order ? Response.json(order) : problem([issue('order-unknown')]);
+});

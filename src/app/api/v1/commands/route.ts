@@ -1,18 +1,17 @@
 import { LARGEST_LIST } from '@/contract/commands';
-import { handlers } from '@/server/commands';
-import { house } from '@/server/compose';
+import { asker, openRoute } from '@/server/access';
+import { handlers, readyings } from '@/server/commands';
 import { enter } from '@/server/door';
-import { currentPerson, problem, readJson } from '@/server/http';
+import { readJson } from '@/server/http';
+import { problem } from '@/server/problem';
 
 /** A list at its largest, as JSON text, and its envelope. */
 const LARGEST = 2 * LARGEST_LIST + 10_000;
 
-export async function POST(request: Request): Promise<Response> {
-  const of = await house();
-  const person = await currentPerson(of);
+export const POST = openRoute('POST /api/v1/commands', async (request, house, person) => {
   const body = await readJson(request, person ? LARGEST : 10_000);
   if ('refusal' in body) return body.refusal;
-  const result = await enter(of, person, body.value, handlers);
-  const unit = (await of.books())?.settings.homeUnit;
+  const result = await enter(house, await asker(house), body.value, handlers, readyings);
+  const unit = (await house.books())?.settings.homeUnit;
   return result.ok ? Response.json(result.value) : problem(result.issues, unit);
-}
+});

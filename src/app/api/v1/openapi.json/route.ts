@@ -1,5 +1,4 @@
+import { openRoute } from '@/server/access';
 import { openApi } from '@/server/open';
 
-export function GET(): Response {
-  return Response.json(openApi());
-}
+export const GET = openRoute('GET /api/v1/openapi.json', async () => Response.json(openApi()));

@@ -1,11 +1,12 @@
-import type { NextRequest } from 'next/server';
-import { openRequest, problem } from '@/server/http';
+import { openRoute } from '@/server/access';
+import { openRequest } from '@/server/http';
 import { openStandardSizes } from '@/server/open';
+import { problem } from '@/server/problem';
 
-export async function GET(request: NextRequest): Promise<Response> {
+export const GET = openRoute('GET /api/v1/standard-sizes', async (request, house) => {
   const asked = await openRequest(request, 0);
   if ('refusal' in asked) return asked.refusal;
-  const home = (await asked.house.books())?.settings.homeUnit ?? 'in';
+  const home = (await house.books())?.settings.homeUnit ?? 'in';
   const result = openStandardSizes(Object.fromEntries(request.nextUrl.searchParams), home);
   return result.ok ? Response.json(result.value) : problem(result.issues, asked.unit);
-}
+});

@@ -1,20 +1,22 @@
-import type { NextRequest } from 'next/server';
-import { openRequest, overRate, problem } from '@/server/http';
+import { issue } from '@/core/issue';
+import { openRoute } from '@/server/access';
+import { openRequest, overRate } from '@/server/http';
 import { isBatch, openBatch, openWorkOut } from '@/server/open';
+import { problem } from '@/server/problem';
 
 /** A thousand designs with everything they may say. */
 const LARGEST = 4_000_000;
 
-export async function POST(request: NextRequest): Promise<Response> {
+export const POST = openRoute('POST /api/v1/work-out', async (request, house) => {
   const asked = await openRequest(request, LARGEST);
   if ('refusal' in asked) return asked.refusal;
   const { value, unit, working } = asked;
-  const books = await asked.house.books();
+  const books = await house.books();
   if (isBatch(value)) {
-    if (overRate(performance.now(), value.designs.length)) return problem([{ code: 'too-many', figures: {} }]);
+    if (overRate(performance.now(), value.designs.length)) return problem([issue('too-many')]);
     const results = await openBatch(value.designs, books, unit, working);
     return results.ok ? Response.json({ results: results.value }) : problem(results.issues, unit);
   }
   const result = openWorkOut(value, books, unit, working);
   return result.ok ? Response.json(result.value) : problem(result.issues, unit);
-}
+});

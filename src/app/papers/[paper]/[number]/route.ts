@@ -1,57 +1,72 @@
 import { cookies } from 'next/headers';
-import { problem, signedIn } from '@/server/http';
+import { PAPERS } from '@/contract/access';
+import type { Role } from '@/contract/commands';
+import { issue } from '@/core/issue';
+import type { Unit } from '@/core/units/length';
+import { type CounterViewer, type Viewer, route } from '@/server/access';
+import { type Books } from '@/server/house';
 import { planByNumber, rackByCode } from '@/server/plans-made';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { quotePaper } from '@/server/papers/quote';
 import { rackLabel } from '@/server/papers/rack-label';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
-import { dayName } from '@/words/materials';
+import { problem } from '@/server/problem';
 import { jobView, orderView, shopView } from '@/server/views';
+import { dayName } from '@/words/materials';
 
 const pdf = (bytes: Uint8Array, name: string) =>
   new Response(Buffer.from(bytes), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename="${name}.pdf"`,
-      'cache-control': 'no-store',
-    },
+    headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}.pdf"` },
   });
 
-export async function GET(
-  _request: Request,
-  { params }: { params: Promise<{ paper: string; number: string }> },
-): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
-  const { paper, number } = await params;
-  const shop = await shopView(who.house);
-  if (!shop) return problem([{ code: 'shop-unknown', figures: {} }]);
-  const kept = (await cookies()).get('unit')?.value;
-  const unit = kept === 'in' || kept === 'mm' ? kept : shop.homeUnit;
-  if (paper === 'quote' && /^\d{1,9}$/.test(number)) {
-    const order = await orderView(who.house, Number(number));
-    const made = order && (await quotePaper(order, shop, unit));
-    return made
-      ? pdf(made, `quote-${number}`)
-      : problem([{ code: order ? 'quote-impossible' : 'order-unknown', figures: {} }]);
-  }
-  if (paper === 'cut-sheet' && /^\d{1,9}$/.test(number)) {
-    const plan = await planByNumber(who.house.db, Number(number));
-    if (!plan) return problem([{ code: 'plan-unknown', figures: {} }]);
+type Paper = keyof typeof PAPERS;
+type Make = (viewer: Viewer, number: string, books: Books, unit: Unit) => Promise<Response>;
+
+const isNumber = (text: string) => /^\d{1,9}$/.test(text);
+const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { ticket: ticket.slice(0, 20) })]);
+
+const ofJob =
+  (make: typeof ticketPaper, paper: Paper): Make =>
+  async (viewer, ticket, { shop }, unit) => {
+    const job = await jobView(viewer, ticket);
+    return job ? pdf(await make(job, shop.name, unit), `${paper}-${ticket}`) : unknownTicket(ticket);
+  };
+
+const MAKE: Readonly<Record<Paper, Make>> = {
+  ticket: ofJob(ticketPaper, 'ticket'),
+  'wall-card': ofJob(wallCard, 'wall-card'),
+  quote: async (viewer, number, _books, unit) => {
+    // The table lets nobody else this far.
+    const counter = viewer as CounterViewer;
+    const [shop, order] = [await shopView(counter), isNumber(number) && (await orderView(counter, Number(number)))];
+    if (!shop || !order) return problem([issue('order-unknown')]);
+    const made = await quotePaper(order, shop, unit);
+    return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
+  },
+  'cut-sheet': async ({ house }, number, { lists }, unit) => {
+    const plan = isNumber(number) ? await planByNumber(house.db, Number(number)) : undefined;
+    if (!plan) return problem([issue('plan-unknown')]);
     const { by, request: requests, plan: plans } = plan;
     const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans };
-    return pdf(await cutSheetPaper(of, shop.lists, unit), `cut-sheet-${number}`);
-  }
-  if (paper === 'rack-label') {
-    const piece = await rackByCode(who.house.db, number.slice(0, 20));
-    if (!piece) return problem([{ code: 'rack-gone', figures: { code: number.slice(0, 20) } }]);
-    const { mouldings, mats, glazings, backings } = shop.lists;
+    return pdf(await cutSheetPaper(of, lists, unit), `cut-sheet-${number}`);
+  },
+  'rack-label': async ({ house }, code, { lists }, unit) => {
+    const piece = await rackByCode(house.db, code.slice(0, 20));
+    if (!piece) return problem([issue('rack-gone', { code: code.slice(0, 20) })]);
+    const { mouldings, mats, glazings, backings } = lists;
     const name = [...mouldings, ...mats, ...glazings, ...backings].find((one) => one.code === piece.material)?.name;
     return pdf(await rackLabel(piece, name ?? piece.material, unit), `label-${piece.code}`);
-  }
-  const job = paper === 'ticket' || paper === 'wall-card' ? await jobView(who.house, number) : undefined;
-  if (!job) return problem([{ code: 'ticket-unknown', figures: { ticket: number.slice(0, 20) } }]);
-  const make = paper === 'ticket' ? ticketPaper : wallCard;
-  return pdf(await make(job, shop.name, unit), `${paper}-${number}`);
-}
+  },
+};
+
+export const GET = route('GET /papers/[paper]/[number]', async (_request, viewer, { paper = '', number = '' }) => {
+  const books = await viewer.house.books();
+  if (!books) return problem([issue('shop-unknown')]);
+  if (!Object.hasOwn(MAKE, paper)) return unknownTicket(number);
+  const known = paper as Paper;
+  const may: readonly Role[] = PAPERS[known];
+  if (!may.includes(viewer.person.role)) return problem([issue('role-not-permitted', { role: viewer.person.role })]);
+  const kept = (await cookies()).get('unit')?.value;
+  return MAKE[known](viewer, number, books, kept === 'in' || kept === 'mm' ? kept : books.shop.home_unit);
+});

@@ -1,8 +1,9 @@
-import type { NextRequest } from 'next/server';
 import { CUT_KINDS, type CutKind, makePlan } from '@/server/cutting/plans';
 import { ThreadDied } from '@/server/cutting/threads';
-import { openRequest, problem } from '@/server/http';
+import { openRequest } from '@/server/http';
 import { issue } from '@/core/issue';
+import { openRoute } from '@/server/access';
+import { problem } from '@/server/problem';
 
 /** Ten thousand parts with all that is said of them. */
 const LARGEST = 4_000_000;
@@ -17,8 +18,8 @@ function whole(text: string | null, most: number): number | undefined {
 }
 
 /** One plan of many frames or parts; with `Accept: text/event-stream` each better plan as it is found. */
-export async function POST(request: NextRequest, { params }: { params: Promise<{ kind: string }> }): Promise<Response> {
-  const kind = (await params).kind as CutKind;
+export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, house, _person, params) => {
+  const kind = (params.kind ?? '') as CutKind;
   if (!CUT_KINDS.includes(kind))
     return problem([issue('path-unknown', { path: `/api/v1/cut-plans/${kind.slice(0, 40)}` })]);
   const asked = await openRequest(request, LARGEST);
@@ -33,7 +34,7 @@ export async function POST(request: NextRequest, { params }: { params: Promise<{
         most: MOST_MS,
       }),
     ]);
-  const { cutting } = asked.house;
+  const { cutting } = house;
   const options = { budgetMs, turns, signal: request.signal };
   if (!request.headers.get('accept')?.includes('text/event-stream')) {
     try {
@@ -69,4 +70,4 @@ export async function POST(request: NextRequest, { params }: { params: Promise<{
     cancel: () => halt.abort(),
   });
   return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } });
-}
+});

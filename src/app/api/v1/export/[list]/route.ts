@@ -1,13 +1,21 @@
+import { LISTS as MAY } from '@/contract/access';
 import { writeMouldingList } from '@/core/books/moulding-list';
 import { writeRackList } from '@/core/cutting/rack-list';
-import { signedIn } from '@/server/http';
-import type { House } from '@/server/house';
+import type { Role } from '@/contract/commands';
+import { issue } from '@/core/issue';
+import { type Viewer, route } from '@/server/access';
 import { planByNumber, planCsv } from '@/server/plans-made';
+import { problem } from '@/server/problem';
 import { rackPieces } from '@/server/rack-views';
 
-const LISTS: Readonly<Record<string, (house: House) => Promise<string>>> = {
-  'mouldings.csv': async (house) => writeMouldingList((await house.books())?.lists.mouldings ?? []),
-  'rack.csv': async (house) => writeRackList(await rackPieces(house), (await house.books())?.settings.homeUnit ?? 'in'),
+const WRITE: Readonly<Record<keyof typeof MAY, (viewer: Viewer, number: number) => Promise<string | undefined>>> = {
+  'mouldings.csv': async ({ house }) => writeMouldingList((await house.books())?.lists.mouldings ?? []),
+  'rack.csv': async (viewer) =>
+    writeRackList(await rackPieces(viewer), (await viewer.house.books())?.settings.homeUnit ?? 'in'),
+  'plan-N.csv': async ({ house }, number) => {
+    const plan = await planByNumber(house.db, number);
+    return plan && planCsv(plan);
+  },
 };
 
 const csv = (text: string, name: string) =>
@@ -15,14 +23,13 @@ const csv = (text: string, name: string) =>
     headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` },
   });
 
-export async function GET(_request: Request, { params }: { params: Promise<{ list: string }> }): Promise<Response> {
-  const who = await signedIn();
-  if ('refusal' in who) return who.refusal;
-  const { list } = await params;
+export const GET = route('GET /api/v1/export/[list]', async (_request, viewer, { list = '' }) => {
   const number = /^plan-(\d{1,9})\.csv$/.exec(list)?.[1];
-  const plan = number === undefined ? undefined : await planByNumber(who.house.db, Number(number));
-  if (plan) return csv(planCsv(plan), list);
-  const write = Object.hasOwn(LISTS, list) ? LISTS[list] : undefined;
-  if (!write) return new Response('There is no such list.', { status: 404 });
-  return csv(await write(who.house), list);
-}
+  const name = number === undefined ? list : 'plan-N.csv';
+  if (!Object.hasOwn(WRITE, name)) return problem([issue('path-unknown', { path: list.slice(0, 40) })]);
+  const known = name as keyof typeof MAY;
+  const may: readonly Role[] = MAY[known];
+  if (!may.includes(viewer.person.role)) return problem([issue('role-not-permitted', { role: viewer.person.role })]);
+  const text = await WRITE[known](viewer, Number(number ?? 0));
+  return text === undefined ? problem([issue('plan-unknown')]) : csv(text, list);
+});

@@ -1,10 +1,11 @@
-import type { NextRequest } from 'next/server';
-import { openRequest, problem } from '@/server/http';
+import { openRoute } from '@/server/access';
+import { openRequest } from '@/server/http';
 import { openParse } from '@/server/open';
+import { problem } from '@/server/problem';
 
-export async function POST(request: NextRequest): Promise<Response> {
+export const POST = openRoute('POST /api/v1/lengths/parse', async (request, house) => {
   const asked = await openRequest(request, 10_000);
   if ('refusal' in asked) return asked.refusal;
-  const result = openParse(asked.value, (await asked.house.books())?.settings.homeUnit ?? 'in', asked.unit);
+  const result = openParse(asked.value, (await house.books())?.settings.homeUnit ?? 'in', asked.unit);
   return result.ok ? Response.json(result.value) : problem(result.issues, asked.unit);
-}
+});

@@ -1,14 +1,12 @@
-import type { NextRequest } from 'next/server';
-import { openRequest, problem } from '@/server/http';
+import { openRoute } from '@/server/access';
+import { openRequest } from '@/server/http';
 import { openSum } from '@/server/open';
+import { problem } from '@/server/problem';
 
-export async function POST(
-  request: NextRequest,
-  { params }: { params: Promise<{ topic: string }> },
-): Promise<Response> {
+export const POST = openRoute('POST /api/v1/sums/[topic]', async (request, house, _person, { topic = '' }) => {
   const asked = await openRequest(request, 1_000_000);
   if ('refusal' in asked) return asked.refusal;
-  const home = (await asked.house.books())?.settings.homeUnit ?? 'in';
-  const result = openSum((await params).topic, asked.value, home, asked.unit, asked.working);
+  const home = (await house.books())?.settings.homeUnit ?? 'in';
+  const result = openSum(topic, asked.value, home, asked.unit, asked.working);
   return result.ok ? Response.json(result.value) : problem(result.issues, asked.unit);
-}
+});

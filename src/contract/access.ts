@@ -1,0 +1,107 @@
+/**
+ * Who may see and do what: every page and every route with the roles it is for. Pages and routes are made by these
+ * names, so that one without an entry does not compile; `docs/access.md` is written from here and from the commands.
+ */
+import type { Role } from './commands';
+
+const OWNER = ['owner'] as const;
+const COUNTER = ['owner', 'counter'] as const;
+const ALL = ['owner', 'counter', 'bench'] as const;
+
+/** `anybody`: no sign-in. `computing`: who is signed in, and whoever asks a demo on its own machine. */
+export type Audience = readonly Role[] | 'anybody' | 'computing';
+
+export const PAGES = {
+  '/': 'anybody',
+  '/sign-in': 'anybody',
+  '/set-up': 'anybody',
+  '/desk': COUNTER,
+  '/desk/[number]': COUNTER,
+  '/board': ALL,
+  '/bench': ALL,
+  '/bench/[ticket]': ALL,
+  '/rack': ALL,
+  '/rack/plan': ALL,
+  '/rack/plans': ALL,
+  '/rack/mat-cutter': ALL,
+  '/sums': ALL,
+  '/collect': COUNTER,
+  '/collect/[number]': COUNTER,
+  '/books': COUNTER,
+  '/interface': COUNTER,
+  '/me': ALL,
+  '/settings': OWNER,
+  '/security': OWNER,
+} as const satisfies Readonly<Record<string, Audience>>;
+
+export const ROUTES = {
+  'GET /api/find': COUNTER,
+  'POST /api/import-preview': OWNER,
+  'GET /api/live': ALL,
+  'POST /api/mat-cutter': ALL,
+  'GET /api/orders/[number]': COUNTER,
+  'GET /api/rack': ALL,
+  'POST /api/session': 'anybody',
+  'DELETE /api/session': 'anybody',
+  'GET /api/terminal': COUNTER,
+  'POST /api/terminal': COUNTER,
+  'GET /api/back-up': OWNER,
+  'POST /api/back-up': OWNER,
+  'POST /api/v1/card': COUNTER,
+  'POST /api/v1/commands': 'anybody',
+  'POST /api/v1/cut-plans/[kind]': 'computing',
+  'GET /api/v1/export/[list]': ALL,
+  'POST /api/v1/lengths/parse': 'computing',
+  'GET /api/v1/mats/[ticket]/[file]': ALL,
+  'GET /api/v1/openapi.json': 'computing',
+  'GET /api/v1/orders': COUNTER,
+  'POST /api/v1/orders': COUNTER,
+  'GET /api/v1/rack': ALL,
+  'POST /api/v1/rack': ALL,
+  'GET /api/v1/standard-sizes': 'computing',
+  'POST /api/v1/sums/[topic]': 'computing',
+  'POST /api/v1/work-out': 'computing',
+  'GET /api/v1/[...rest]': 'anybody',
+  'POST /api/v1/[...rest]': 'anybody',
+  'PUT /api/v1/[...rest]': 'anybody',
+  'PATCH /api/v1/[...rest]': 'anybody',
+  'DELETE /api/v1/[...rest]': 'anybody',
+  'GET /papers/[paper]/[number]': ALL,
+} as const satisfies Readonly<Record<string, Audience>>;
+
+/** Why what is open to anybody is. */
+export const OPEN_BECAUSE: Readonly<Partial<Record<keyof typeof PAGES | keyof typeof ROUTES, string>>> = {
+  '/': 'sends to the place where one begins; shows nothing',
+  '/sign-in': 'the shop’s name and the names of its people; in the demo their PINs',
+  '/set-up': 'only while there is no shop; needs the code that the console printed',
+  'POST /api/session': 'signing in',
+  'DELETE /api/session': 'signing out ends only the session that the cookie names',
+  'POST /api/v1/commands': 'each command has its own roles, below; only set-up-shop has none',
+  'GET /api/v1/[...rest]': 'says that there is nothing there',
+  'POST /api/v1/[...rest]': 'says that there is nothing there',
+  'PUT /api/v1/[...rest]': 'says that there is nothing there',
+  'PATCH /api/v1/[...rest]': 'says that there is nothing there',
+  'DELETE /api/v1/[...rest]': 'says that there is nothing there',
+};
+
+/** Papers and lists that only some roles may have, of those that a route gives. */
+export const PAPERS = {
+  ticket: ALL,
+  'wall-card': ALL,
+  'cut-sheet': ALL,
+  'rack-label': ALL,
+  quote: COUNTER,
+} as const satisfies Readonly<Record<string, readonly Role[]>>;
+export const LISTS = {
+  'mouldings.csv': COUNTER,
+  'rack.csv': ALL,
+  'plan-N.csv': ALL,
+} as const satisfies Readonly<Record<string, readonly Role[]>>;
+
+export type PageName = keyof typeof PAGES;
+export type RouteName = keyof typeof ROUTES;
+/** The roles of a page or route that is for people who signed in. */
+export type RolesOf<A extends Audience> = A extends readonly (infer R extends Role)[] ? R : never;
+
+/** Where a person begins. */
+export const startOf = (role: Role): '/bench' | '/desk' => (role === 'bench' ? '/bench' : '/desk');

@@ -1,0 +1,48 @@
+/**
+ * Designs and agreed results are kept for years. Each carries its version; what an older Lopren wrote is brought up,
+ * step by step, when it is read. A step is data: to which version, why, and how. Steps are never changed once released.
+ */
+
+export type Stored = Readonly<Record<string, unknown>>;
+export interface Upgrade {
+  /** The version that the step leads to, from the one before. */
+  readonly to: number;
+  readonly why: string;
+  readonly upgrade: (value: Stored) => Stored;
+}
+
+/** Of a design; version 1 is the first. */
+export const DESIGN_UPGRADES: readonly Upgrade[] = [];
+export const DESIGN_VERSION = 1;
+
+/** Of what was agreed about a piece; 0.3.0 wrote none and counts as 0. */
+export const AGREED_UPGRADES: readonly Upgrade[] = [
+  {
+    to: 1,
+    why: 'how each figure came about is worked out again when somebody asks',
+    upgrade: ({ workings: _workings, ...kept }) => kept,
+  },
+];
+export const AGREED_VERSION = 1;
+
+const isStored = (value: unknown): value is Stored =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Runs the steps that are due. Throws RangeError for what no version of ours has written, or a newer one. */
+export function upgraded(value: unknown, steps: readonly Upgrade[], newest: number): Stored {
+  if (!isStored(value)) throw new RangeError('what is stored is no object');
+  const from = value.version ?? 0;
+  if (typeof from !== 'number' || !Number.isInteger(from) || from > newest)
+    throw new RangeError(`version ${String(from)} is not known; the newest is ${newest}`);
+  const risen = steps.filter(({ to }) => to > from).reduce((now, { upgrade }) => upgrade(now), value);
+  return { ...risen, version: newest };
+}
+
+export const upgradedDesign = (value: unknown): Stored => upgraded(value, DESIGN_UPGRADES, DESIGN_VERSION);
+
+/** With the design inside it, and those it may hold, as new as itself. */
+export function upgradedAgreed(value: unknown): Stored {
+  const risen = upgraded(value, AGREED_UPGRADES, AGREED_VERSION);
+  const { resolved } = risen;
+  return isStored(resolved) ? { ...risen, resolved: { ...resolved, design: upgradedDesign(resolved.design) } } : risen;
+}

@@ -1,0 +1,252 @@
+/**
+ * What stands before the shop: it ends TLS and HTTP/2, looks over each request before anything else sees it, and hands
+ * it on to Next on the loopback address with a key that nobody else knows. Here are the limits that hold for
+ * everybody: host names, methods, paths that can be read, sizes of bodies, time. And the end: no new requests, those in
+ * hand finished, the rest cut off.
+ */
+import http from 'node:http';
+import http2 from 'node:http2';
+import type { AddressInfo, Socket } from 'node:net';
+
+export const KEY_HEADER = 'x-lopren-front';
+export const ADDRESS_HEADER = 'x-lopren-address';
+export const SCHEME_HEADER = 'x-lopren-scheme';
+
+/** A request whose body is larger than this is refused before it is read: of anybody, and of strangers. */
+export const LARGEST = { known: 10_000_000, stranger: 64_000 } as const;
+const LONGEST_URL = 8_000;
+const HEADERS_MS = 10_000;
+const BODY_MS = 30_000;
+const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE']);
+const READING = new Set(['GET', 'HEAD']);
+/** How long what is still being sent is thrown away unread, after the answer was given. */
+const LINGER_MS = 2000;
+/** What is in hand when the end comes has this long. */
+const LAST_MS = 3500;
+
+export interface FrontOptions {
+  readonly host: string;
+  readonly port: number;
+  readonly upstream: { readonly port: number; readonly key: string };
+  readonly tls?: { readonly cert: Buffer; readonly key: Buffer };
+  /** Names by which this server is asked, without ports, in lower case. */
+  readonly names: ReadonlySet<string>;
+  /** Whether a cookie header holds a session of ours, by its signature alone. */
+  readonly signed: (cookie: string | undefined) => boolean;
+  /** Paths whose bodies strangers may send as large as others: the open computations of a demo on its own machine. */
+  readonly open: (path: string) => boolean;
+  /** The address of a proxy that ends TLS for us, and whose word on scheme and address is taken. */
+  readonly trustedProxy?: string;
+}
+export interface Front {
+  readonly port: number;
+  close(): Promise<void>;
+}
+
+type Request = http.IncomingMessage | http2.Http2ServerRequest;
+type Response = http.ServerResponse | http2.Http2ServerResponse;
+
+/** Headers that speak of one connection, not of the request; and those that only we may set. */
+const NOT_PASSED_ON =
+  /^(:|connection$|keep-alive$|proxy-|te$|trailer$|transfer-encoding$|upgrade$|x-lopren-(?!upload$)|x-forwarded-|forwarded$|x-real-ip$|x-middleware|next-action$|expect$|http2-settings$)/;
+
+function plain(address: string | undefined): string {
+  const text = (address ?? '').replace(/^::ffff:/, '');
+  return text === '' ? 'unknown' : text;
+}
+
+/** What is wrong with a request before anything of it is looked at: status and sentence; undefined when nothing is. */
+export function amiss(
+  { method = '', url = '', headers }: Pick<Request, 'method' | 'url'> & { headers: http.IncomingHttpHeaders },
+  { names, signed, open }: Pick<FrontOptions, 'names' | 'signed' | 'open'>,
+): readonly [number, string] | undefined {
+  if (!METHODS.has(method)) return [405, 'This method is not known here.'];
+  const host = hostOf(headers);
+  const name = host.replace(/:\d+$/, '').toLowerCase();
+  if (!names.has(name)) return [421, 'This server is not known by that name. Its owner sets names with LOPREN_NAMES.'];
+  if (!url.startsWith('/') || url.length > LONGEST_URL) return [400, 'This address cannot be read.'];
+  const path = url.split('?')[0]!;
+  try {
+    if (/[\u0000-\u001f]/.test(decodeURIComponent(url.replaceAll('+', ' '))))
+      return [400, 'There is a sign in this address that cannot be read.'];
+  } catch {
+    return [400, 'This address cannot be read.'];
+  }
+  if (!READING.has(method) && !path.startsWith('/api/')) return [405, 'Nothing can be changed here.'];
+  const state = headers['next-router-state-tree'];
+  if (state !== undefined && !isTree(String(state))) return [400, 'The state of the page cannot be read.'];
+  const most = limitOf(path, headers, { signed, open });
+  const length = headers['content-length'];
+  if (length !== undefined && !(Number(length) <= most)) return [413, `A body may have ${most} bytes.`];
+  return undefined;
+}
+
+/** Ends the line of a request that was answered and is still being sent. */
+function cutOff(request: Request): void {
+  if (!request.readableEnded) request.destroy();
+}
+
+const hostOf = (headers: http.IncomingHttpHeaders) => String(headers[':authority'] ?? headers.host ?? '');
+
+function isTree(text: string): boolean {
+  try {
+    return Array.isArray(JSON.parse(decodeURIComponent(text)));
+  } catch {
+    return false;
+  }
+}
+
+const limitOf = (
+  path: string,
+  headers: http.IncomingHttpHeaders,
+  { signed, open }: Pick<FrontOptions, 'signed' | 'open'>,
+) => (signed(headers.cookie) || open(path) ? LARGEST.known : LARGEST.stranger);
+
+function say(response: Response, status: number, sentence: string, more: Record<string, string> = {}): void {
+  if (response.headersSent || response.writableEnded) return;
+  const body = JSON.stringify({ type: 'about:blank', title: sentence, status, issues: [] });
+  const headers = {
+    'content-type': 'application/problem+json',
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+    ...more,
+  };
+  (response as http.ServerResponse).writeHead(status, headers).end(body);
+}
+
+/** Opens the front; resolves when it listens. */
+export async function openFront(options: FrontOptions): Promise<Front> {
+  const { upstream, tls } = options;
+  const agent = new http.Agent({ keepAlive: true, maxSockets: Number.POSITIVE_INFINITY });
+  const sockets = new Set<Socket>();
+  const inHand = new Set<Response>();
+  const streams = new Set<Response>();
+  let closing = false;
+
+  /** Scheme and address of who asks: a trusted proxy's word counts, nobody else's. */
+  const from = (request: Request): { scheme: 'http' | 'https'; address: string } => {
+    const address = plain(request.socket.remoteAddress);
+    if (options.trustedProxy === undefined || address !== options.trustedProxy)
+      return { scheme: tls ? 'https' : 'http', address };
+    const told = (name: string) =>
+      String(request.headers[name] ?? '')
+        .split(',')
+        .at(-1)!
+        .trim();
+    return {
+      scheme: told('x-forwarded-proto') === 'https' ? 'https' : 'http',
+      address: plain(told('x-forwarded-for') || address),
+    };
+  };
+
+  const handle = (request: Request, response: Response): void => {
+    if (closing) return say(response, 503, 'The shop is closing.', tls ? {} : { connection: 'close' });
+    const wrong = amiss(request, options);
+    if (wrong) {
+      // What is not wanted is not read either.
+      const over: Record<string, string> = tls ? {} : { connection: 'close' };
+      request.resume();
+      say(response, wrong[0], wrong[1], wrong[0] === 405 ? { allow: [...METHODS].join(', '), ...over } : over);
+      // Whoever is still writing hears the answer only if the line stays open a moment.
+      setTimeout(() => cutOff(request), LINGER_MS).unref();
+      return;
+    }
+    const { scheme, address } = from(request);
+    if (options.trustedProxy !== undefined && address === plain(request.socket.remoteAddress) && scheme === 'http')
+      return say(response, 403, 'This server is reached through its proxy only.');
+    relay(request, response, scheme, address);
+  };
+
+  const relay = (request: Request, response: Response, scheme: 'http' | 'https', address: string): void => {
+    inHand.add(response);
+    const headers: http.OutgoingHttpHeaders = {};
+    for (const [name, value] of Object.entries(request.headers)) if (!NOT_PASSED_ON.test(name)) headers[name] = value;
+    headers.host = hostOf(request.headers);
+    headers[KEY_HEADER] = upstream.key;
+    headers[ADDRESS_HEADER] = address;
+    headers[SCHEME_HEADER] = scheme;
+    const { method = 'GET', url = '/' } = request;
+    const asked = http.request({ host: '127.0.0.1', port: upstream.port, method, path: url, headers, agent });
+    const over = () => {
+      clearTimeout(late);
+      inHand.delete(response);
+      streams.delete(response);
+      asked.destroy();
+    };
+    response.once('close', over);
+    asked.on('error', () => {
+      if (!response.headersSent) say(response, 502, 'The shop does not answer.');
+      else response.end();
+    });
+    const late = setTimeout(() => {
+      say(response, 408, 'The body did not come.');
+      asked.destroy();
+    }, BODY_MS);
+    asked.on('response', (answer) => {
+      const passed: http.OutgoingHttpHeaders = { 'x-content-type-options': 'nosniff' };
+      for (const [name, value] of Object.entries(answer.headers)) if (!NOT_PASSED_ON.test(name)) passed[name] = value;
+      if (scheme === 'https') passed['strict-transport-security'] = 'max-age=31536000';
+      if (String(answer.headers['content-type']).startsWith('text/event-stream')) streams.add(response);
+      if (response.headersSent) return void answer.resume();
+      (response as http.ServerResponse).writeHead(answer.statusCode ?? 502, passed);
+      answer.on('error', () => response.destroy());
+      answer.pipe(response as http.ServerResponse);
+    });
+    let read = 0;
+    const most = limitOf(url.split('?')[0]!, request.headers, options);
+    request.on('data', (chunk: Buffer) => {
+      read += chunk.length;
+      if (read > most) {
+        say(response, 413, `A body may have ${most} bytes.`, tls ? {} : { connection: 'close' });
+        return asked.destroy();
+      }
+      if (!asked.write(chunk)) {
+        request.pause();
+        asked.once('drain', () => request.resume());
+      }
+    });
+    request.on('end', () => {
+      clearTimeout(late);
+      asked.end();
+    });
+    request.on('error', () => asked.destroy());
+  };
+
+  const server = tls
+    ? http2.createSecureServer({ ...tls, allowHTTP1: true, maxSessionMemory: 20 }, handle)
+    : http.createServer({ headersTimeout: HEADERS_MS, requestTimeout: BODY_MS, maxHeaderSize: 32_768 }, handle);
+  // Tunnels, upgrades and what is no HTTP end at once.
+  server.on('connect', (_request: unknown, socket: Socket) => socket.destroy());
+  server.on('upgrade', (_request: unknown, socket: Socket) => socket.destroy());
+  server.on('clientError', (_error: unknown, socket: Socket) => {
+    if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n');
+    else socket.destroy();
+  });
+  server.on(tls ? 'secureConnection' : 'connection', (socket: Socket) => {
+    sockets.add(socket);
+    socket.once('close', () => sockets.delete(socket));
+    socket.on('error', () => socket.destroy());
+  });
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(options.port, options.host, () => {
+      server.off('error', reject);
+      resolve();
+    });
+  });
+
+  return {
+    port: (server.address() as AddressInfo).port,
+    async close() {
+      closing = true;
+      const closed = new Promise<void>((resolve) => server.close(() => resolve()));
+      for (const stream of streams) stream.end();
+      const until = performance.now() + LAST_MS;
+      while ([...inHand].some((one) => !streams.has(one)) && performance.now() < until)
+        await new Promise((resolve) => setTimeout(resolve, 20));
+      for (const socket of sockets) socket.destroy();
+      agent.destroy();
+      await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 200).unref())]);
+    },
+  };
+}

@@ -1,0 +1,145 @@
+/**
+ * Where a person is let in. Whatever shows the shop's data takes a `Viewer`, and the only way to one is through here:
+ * a page or route that forgot to ask cannot be written. What a role may not see is cut in the view, not hidden on the
+ * screen.
+ */
+import { cookies, headers } from 'next/headers';
+import { redirect } from 'next/navigation';
+import type { NextRequest } from 'next/server';
+import { type Audience, PAGES, ROUTES, type PageName, type RolesOf, type RouteName, startOf } from '@/contract/access';
+import type { Role } from '@/contract/commands';
+import { issue } from '@/core/issue';
+import type { Unit } from '@/core/units/length';
+import { DbUnavailable } from '@/db/client';
+import type { Person } from '@/db/queries/staff';
+import { house } from './compose';
+import type { Asker } from './door';
+import type { House } from './house';
+import { problem } from './problem';
+import { refusedRequest } from './same-origin';
+import { logSecurity } from './security-log';
+import { COOKIE, DEVICE_COOKIE, type Session, sessionOf } from './sessions';
+
+declare const let_in: unique symbol;
+/** Somebody who signed in, with a role that was looked at. Made here only. */
+export interface Viewer<R extends Role = Role> {
+  readonly [let_in]: true;
+  readonly person: Person & { readonly role: R };
+  /** The session that asks. */
+  readonly session: string;
+  readonly house: House;
+}
+export type CounterViewer = Viewer<'owner' | 'counter'>;
+
+const viewerOf = <R extends Role>(of: House, { person, session }: Session): Viewer<R> =>
+  ({ house: of, person, session }) as unknown as Viewer<R>;
+const allowed = (audience: Audience, role: Role) => typeof audience !== 'string' && audience.includes(role);
+
+/** Where a request came from, as the front in this program tells it. */
+export interface Caller {
+  readonly address: string;
+  readonly cookie: string | undefined;
+  readonly device: string | undefined;
+}
+export async function caller(): Promise<Caller> {
+  const [jar, head] = [await cookies(), await headers()];
+  return {
+    address: head.get('x-lopren-address') ?? 'local',
+    cookie: jar.get(COOKIE)?.value,
+    device: jar.get(DEVICE_COOKIE)?.value,
+  };
+}
+
+const currentSession = async (of: House): Promise<Session | undefined> => sessionOf(of, await caller());
+
+/** Who gives a command, as the door wants to know it. */
+export async function asker(of: House): Promise<Asker> {
+  const from = await caller();
+  const found = await sessionOf(of, from);
+  return { person: found?.person, session: found?.session, address: from.address };
+}
+
+/** Who looks at a page; everybody else is sent to sign in, or to where their work begins. */
+export async function pageViewer<P extends PageName>(page: P): Promise<Viewer<RolesOf<(typeof PAGES)[P]>>> {
+  const of = await house();
+  const found = await currentSession(of);
+  if (!found) redirect('/sign-in');
+  const { role } = found.person;
+  if (!allowed(PAGES[page], role)) redirect(startOf(role));
+  return viewerOf(of, found);
+}
+
+/** Who is here and which unit the shop thinks in, for what stands round a page; undefined for a stranger. */
+export async function shopFrame(): Promise<{ person: Person; homeUnit: Unit } | undefined> {
+  const of = await house();
+  const person = (await currentSession(of))?.person;
+  return person && { person, homeUnit: (await of.books())?.settings.homeUnit ?? 'in' };
+}
+
+type Params = Readonly<Record<string, string>>;
+type Next = (request: NextRequest, context: { params: Promise<Params> }) => Promise<Response>;
+
+/** An answer that nobody may keep, whatever happened; a database that cannot answer now is a 503. */
+async function answered(work: () => Promise<Response>): Promise<Response> {
+  let response: Response;
+  try {
+    response = await work();
+  } catch (error) {
+    if (!(error instanceof DbUnavailable)) throw error;
+    response = problem([issue(error.why === 'no-room' ? 'disk-full' : 'shop-busy')]);
+  }
+  if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
+  return response;
+}
+
+type Kind = 'json' | 'upload' | 'computing';
+
+/** The answer to a request that a page elsewhere may have made; written down for the owner. */
+async function refusalOf(of: House, request: NextRequest, kind: Kind): Promise<Response | undefined> {
+  const refused = refusedRequest(request, kind);
+  if (!refused) return undefined;
+  const { address } = await caller();
+  await logSecurity(of, { what: 'request refused', address, detail: { why: refused.code } });
+  return problem([refused]);
+}
+
+/** A route for people who signed in, by its entry in the table. */
+export const route =
+  <N extends RouteName>(
+    name: N,
+    handle: (request: NextRequest, viewer: Viewer<RolesOf<(typeof ROUTES)[N]>>, params: Params) => Promise<Response>,
+    kind: Kind = 'json',
+  ): Next =>
+  (request, { params }) =>
+    answered(async () => {
+      const of = await house();
+      const refusal = await refusalOf(of, request, kind);
+      if (refusal) return refusal;
+      const found = await currentSession(of);
+      if (!found) return problem([issue('sign-in-first')]);
+      const { role } = found.person;
+      if (!allowed(ROUTES[name], role)) return problem([issue('role-not-permitted', { role })]);
+      return handle(request, viewerOf(of, found), await params);
+    });
+
+/** A route that anybody may ask, told who asks where somebody signed in. */
+export const openRoute =
+  <N extends RouteName>(
+    name: (typeof ROUTES)[N] extends 'anybody' | 'computing' ? N : never,
+    handle: (request: NextRequest, of: House, person: Person | undefined, params: Params) => Promise<Response>,
+  ): Next =>
+  (request, { params }) =>
+    answered(async () => {
+      const of = await house();
+      const refusal = await refusalOf(of, request, ROUTES[name] === 'computing' ? 'computing' : 'json');
+      if (refusal) return refusal;
+      const person = (await currentSession(of))?.person;
+      if (ROUTES[name] === 'computing' && !person && !(await demoHere(of))) return problem([issue('sign-in-first')]);
+      return handle(request, of, person, await params);
+    });
+
+/** A demo that listens on its own machine only answers computations of whoever asks there. */
+async function demoHere(of: House): Promise<boolean> {
+  const local = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+  return of.demo && process.env.LOPREN_HOST === undefined && local.test((await headers()).get('host') ?? '');
+}

@@ -1,0 +1,240 @@
+/**
+ * A back-up is one file: a gzipped tar of the data folder with a list of its files and their checksums as its first
+ * entry. It is made while the shop runs, in two passes: everything is copied as it is; then the database writes what it
+ * has, stands still, and only what has changed meanwhile is copied again. That is what others wait for.
+ *
+ * It is read back before it counts, and restored into an empty folder only.
+ */
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import * as tar from 'tar';
+import { type Outcome, bad, good, issue } from '@/core/issue';
+
+const MANIFEST = 'manifest.json';
+const FORMAT = 1;
+/** Of the data folder, these are left out: what belongs to the running program or can be made again. */
+const LEFT_OUT = new Set(['lock', 'control.sock', 'back-ups', 'tls', 'db.new']);
+const LEFT_OUT_INSIDE = new Set(['db/postmaster.pid', 'db/postmaster.opts']);
+/** A file younger than this when the first pass began is copied again, whatever its time says: clocks are coarse. */
+const YOUNG_MS = 2000;
+const AT_ONCE = 16;
+/** What must stay free beside the copy and the back-up, in bytes. */
+const SPARE = 128 * 2 ** 20;
+
+export interface FileSum {
+  readonly path: string;
+  readonly bytes: number;
+  readonly sha256: string;
+}
+export interface Manifest {
+  readonly format: number;
+  readonly at: string;
+  readonly files: readonly FileSum[];
+}
+
+async function inBatches<T>(list: readonly T[], work: (one: T) => Promise<void>): Promise<void> {
+  for (let at = 0; at < list.length; at += AT_ONCE) await Promise.all(list.slice(at, at + AT_ONCE).map(work));
+}
+
+/** Paths of all files that are kept, below the folder, with `/` between their parts. */
+function filesIn(folder: string): string[] {
+  return fs
+    .readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) =>
+      path
+        .relative(folder, path.join(/*turbopackIgnore: true*/ entry.parentPath, entry.name))
+        .split(path.sep)
+        .join('/'),
+    )
+    .filter((name) => !LEFT_OUT.has(name.split('/')[0]!) && !LEFT_OUT_INSIDE.has(name));
+}
+
+type Seen = Map<string, string>;
+const markOf = ({ size, mtimeNs }: fs.BigIntStats) => `${size} ${mtimeNs}`;
+
+async function copyFile(folder: string, into: string, name: string): Promise<string | undefined> {
+  const from = path.join(/*turbopackIgnore: true*/ folder, name);
+  try {
+    const mark = markOf(await fs.promises.stat(from, { bigint: true }));
+    await fs.promises.mkdir(path.dirname(path.join(/*turbopackIgnore: true*/ into, name)), { recursive: true });
+    await fs.promises.copyFile(from, path.join(/*turbopackIgnore: true*/ into, name), fs.constants.COPYFILE_FICLONE);
+    return mark;
+  } catch (error) {
+    // Gone meanwhile: the second pass knows.
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return undefined;
+    throw error;
+  }
+}
+
+/** The first pass: everything, whatever is being written. */
+async function copyAll(folder: string, into: string): Promise<Seen> {
+  const seen: Seen = new Map();
+  await inBatches(filesIn(folder), async (name) => {
+    const mark = await copyFile(folder, into, name);
+    if (mark !== undefined) seen.set(name, mark);
+  });
+  return seen;
+}
+
+/** The second pass, while nothing is written: what is new, changed or gone since. */
+async function copyChanged(folder: string, into: string, seen: Seen, begunAt: number): Promise<void> {
+  const now = new Set(filesIn(folder));
+  const stale = [...now].filter((name) => {
+    const found = fs.statSync(path.join(/*turbopackIgnore: true*/ folder, name), { bigint: true });
+    return seen.get(name) !== markOf(found) || Number(found.mtimeMs) > begunAt - YOUNG_MS;
+  });
+  await inBatches(stale, async (name) => void (await copyFile(folder, into, name)));
+  for (const name of seen.keys())
+    if (!now.has(name)) fs.rmSync(path.join(/*turbopackIgnore: true*/ into, name), { force: true });
+}
+
+async function sumOf(file: string): Promise<{ bytes: number; sha256: string }> {
+  const hash = createHash('sha256');
+  let bytes = 0;
+  for await (const chunk of fs.createReadStream(file)) {
+    hash.update(chunk as Buffer);
+    bytes += (chunk as Buffer).length;
+  }
+  return { bytes, sha256: hash.digest('hex') };
+}
+
+/** Empty folders belong to a database too. */
+function foldersIn(folder: string): string[] {
+  return fs
+    .readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isDirectory())
+    .map((entry) =>
+      path
+        .relative(folder, path.join(/*turbopackIgnore: true*/ entry.parentPath, entry.name))
+        .split(path.sep)
+        .join('/'),
+    );
+}
+
+export interface MakeOptions {
+  readonly folder: string;
+  readonly file: string;
+  readonly at: Date;
+  /** Lets `work` run while the database writes nothing; directly when it is not open. */
+  readonly hold: <T>(work: () => Promise<T>) => Promise<T>;
+}
+
+/** Makes a back-up of `folder` in `file`, reads it back, and answers its size. Nothing is left of one that failed. */
+export async function makeArchive({ folder, file, at, hold }: MakeOptions): Promise<Outcome<{ bytes: number }>> {
+  const target = path.dirname(file);
+  fs.mkdirSync(target, { recursive: true, mode: 0o700 });
+  const size = filesIn(folder).reduce(
+    (sum, name) => sum + fs.statSync(path.join(/*turbopackIgnore: true*/ folder, name)).size,
+    0,
+  );
+  const { bavail, bsize } = fs.statfsSync(target);
+  if (bavail * bsize < 2 * size + SPARE)
+    return bad(issue('back-up-no-room', { megabytes: Math.ceil((2 * size + SPARE) / 1e6) }));
+  const copy = fs.mkdtempSync(path.join(/*turbopackIgnore: true*/ target, '.making-'));
+  const making = `${file}.making`;
+  try {
+    // What lies in memory is written now, so that little is left for the second pass.
+    await hold(async () => undefined);
+    const begunAt = Date.now();
+    const seen = await copyAll(folder, copy);
+    await hold(() => copyChanged(folder, copy, seen, begunAt));
+    for (const name of foldersIn(path.join(/*turbopackIgnore: true*/ folder, 'db')))
+      fs.mkdirSync(path.join(/*turbopackIgnore: true*/ copy, 'db', name), { recursive: true });
+    const files: FileSum[] = [];
+    for (const name of filesIn(copy))
+      files.push({ path: name, ...(await sumOf(path.join(/*turbopackIgnore: true*/ copy, name))) });
+    const manifest: Manifest = { format: FORMAT, at: at.toISOString(), files };
+    fs.writeFileSync(path.join(/*turbopackIgnore: true*/ copy, MANIFEST), JSON.stringify(manifest));
+    const rest = fs.readdirSync(copy).filter((name) => name !== MANIFEST);
+    await tar.create({ file: making, cwd: copy, gzip: { level: 4 }, portable: true }, [MANIFEST, ...rest]);
+    const wrong = await verifyArchive(making);
+    if (wrong) return bad(issue('back-up-failed', { reason: wrong }));
+    const fd = fs.openSync(making, 'r+');
+    fs.fsyncSync(fd);
+    fs.closeSync(fd);
+    fs.renameSync(making, file);
+    return good({ bytes: fs.statSync(file).size });
+  } finally {
+    fs.rmSync(copy, { recursive: true, force: true });
+    fs.rmSync(making, { force: true });
+  }
+}
+
+interface Found {
+  readonly manifest: Manifest | undefined;
+  readonly sums: ReadonlyMap<string, { bytes: number; sha256: string }>;
+}
+
+/** Every file of an archive with its checksum, read as a stream. */
+async function readArchive(file: string): Promise<Found> {
+  const sums = new Map<string, { bytes: number; sha256: string }>();
+  let manifest: Manifest | undefined;
+  const ends: Promise<void>[] = [];
+  await tar.list({
+    file,
+    strict: true,
+    onReadEntry: (entry) => {
+      if (entry.type !== 'File') return entry.resume();
+      const hash = createHash('sha256');
+      const chunks: Buffer[] = [];
+      let bytes = 0;
+      entry.on('data', (chunk: Buffer) => {
+        hash.update(chunk);
+        bytes += chunk.length;
+        if (entry.path === MANIFEST) chunks.push(chunk);
+      });
+      ends.push(
+        new Promise((resolve) =>
+          entry.on('end', () => {
+            if (entry.path === MANIFEST) manifest = JSON.parse(Buffer.concat(chunks).toString('utf8')) as Manifest;
+            else sums.set(entry.path, { bytes, sha256: hash.digest('hex') });
+            resolve();
+          }),
+        ),
+      );
+    },
+  });
+  await Promise.all(ends);
+  return { manifest, sums };
+}
+
+/** What is wrong with a back-up; undefined when every file is there and as it was. */
+export async function verifyArchive(file: string): Promise<string | undefined> {
+  let found: Found;
+  try {
+    found = await readArchive(file);
+  } catch (error) {
+    return `it cannot be read: ${error instanceof Error ? error.message : String(error)}`;
+  }
+  const { manifest, sums } = found;
+  if (!manifest || !Array.isArray(manifest.files)) return 'it has no list of its files';
+  if (manifest.format !== FORMAT) return `it is of format ${String(manifest.format)}, which this Lopren does not know`;
+  const bad = manifest.files.find((one) => sums.get(one.path)?.sha256 !== one.sha256);
+  if (bad) return `${bad.path} is not as it was`;
+  return sums.size === manifest.files.length ? undefined : 'it holds files that are not in its list';
+}
+
+/** Unpacks a back-up into a folder that is empty or not there. Nothing is written when anything is wrong with it. */
+export async function restoreArchive(file: string, folder: string): Promise<Outcome<Manifest>> {
+  if (!fs.existsSync(file)) return bad(issue('restore-no-file', { file }));
+  if (fs.existsSync(folder) && fs.readdirSync(folder).length > 0) return bad(issue('restore-not-empty', { folder }));
+  const wrong = await verifyArchive(file);
+  if (wrong) return bad(issue('restore-broken', { file, reason: wrong }));
+  const { manifest } = await readArchive(file);
+  fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
+  await tar.extract({
+    file,
+    cwd: folder,
+    strict: true,
+    filter: (name, entry) => name !== MANIFEST && (!('type' in entry) || ['File', 'Directory'].includes(entry.type)),
+  });
+  for (const { path: name } of manifest!.files) {
+    const fd = fs.openSync(path.join(/*turbopackIgnore: true*/ folder, name), 'r+');
+    fs.fsyncSync(fd);
+    fs.closeSync(fd);
+  }
+  fs.chmodSync(path.join(/*turbopackIgnore: true*/ folder, 'secret'), 0o600);
+  return good(manifest!);
+}

@@ -1,0 +1,25 @@
+/** All that somebody is shown who has not signed in; the table in `contract/access.ts` lists it. */
+import { STAFF } from '@demo/people';
+import { listStaff } from '@/db/queries/staff';
+import { house } from './compose';
+
+export interface SignInView {
+  readonly shop: string;
+  readonly people: readonly string[];
+  /** Only in a demo. */
+  readonly demo: readonly { readonly name: string; readonly role: string; readonly pin: string }[];
+}
+
+/** Undefined while there is no shop. */
+export async function signInView(): Promise<SignInView | undefined> {
+  const of = await house();
+  const books = await of.books();
+  if (!books) return undefined;
+  return {
+    shop: books.shop.name,
+    people: (await listStaff(of.db)).filter((one) => one.active).map((one) => one.name),
+    demo: of.demo ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : [],
+  };
+}
+
+export const isSetUp = async (): Promise<boolean> => (await (await house()).books()) !== undefined;
