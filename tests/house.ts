@@ -1,6 +1,6 @@
 /** A house on a database in memory, with a clock that tests can set, for use cases without a browser. */
 import type { Asked, CommandName, Role } from '@/contract/commands';
-import { dbOver } from '@/db/client';
+import { type Db, dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { openPglite } from '@/db/pglite/disk';
 import { Host } from '@/db/pglite/host';
@@ -31,6 +31,11 @@ export async function openHouse(): Promise<TestHouse> {
   await host.open();
   const db = dbOver((ask) => host.handle(ask));
   await migrate(db, readMigrations('src/db/migrations'));
+  return testHouse(db);
+}
+
+/** A house on a database that is there already. */
+export function testHouse(db: Db): TestHouse {
   const clock = { at: new Date('2031-05-05T10:00:00Z'), now: () => clock.at };
   const house = houseOver(db, clock, Buffer.alloc(32, 7), false);
   const ada = { id: '', name: 'Ada', role: 'owner' as const };

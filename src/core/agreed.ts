@@ -1,4 +1,5 @@
 /** What is kept of a result that was agreed: all that papers and bench read; not how each figure came about. */
+import { sameValue } from './design/edit';
 import { AGREED_VERSION, upgradedAgreed } from './design/upgrades';
 import { type Shop, type WorkedOut, workOut } from './work-out';
 
@@ -22,7 +23,7 @@ export const resultOf = ({ version: _version, ...kept }: Agreed): WorkedOut => (
 export function withWorkings(agreed: Agreed, shop: Shop): WorkedOut {
   const again = workOut(agreed.resolved.design, shop);
   const known = resultOf(agreed);
-  if (!again.ok || JSON.stringify(again.value.sizes) !== JSON.stringify(known.sizes)) return known;
+  if (!again.ok || !sameValue(again.value.sizes, known.sizes)) return known;
   return { ...known, workings: again.value.workings };
 }
 

@@ -29,8 +29,11 @@ export async function openDb({ thread = ownThread, ...options }: OpenOptions): P
     lock.close();
     throw error;
   }
-  return dbOver(keeper.ask, async () => {
-    await keeper.close();
-    lock.close();
+  return dbOver(keeper.ask, {
+    state: () => keeper.state(),
+    async afterClose() {
+      await keeper.close();
+      lock.close();
+    },
   });
 }

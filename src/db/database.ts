@@ -21,6 +21,8 @@ export interface Db {
   read<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
   /** Everything that was written is in the files and stays as it is while `work` runs: for a back-up. Seconds at most. */
   hold<T>(work: () => Promise<T>): Promise<T>;
+  /** Whether it answers now, and why not. */
+  state(): DbState;
   close(): Promise<void>;
 }
 export type Queries = Pick<Db, 'query'>;
@@ -40,12 +42,20 @@ export class DbError extends Error {
  * The database cannot answer now: there is no room on the disk, its thread has stopped and is being opened again, or
  * it takes too long. Nothing of what was asked is lost or half done; the same request can be sent again.
  */
+export type DbState = 'open' | 'no-room' | 'stopped' | 'slow';
 export class DbUnavailable extends Error {
   override readonly name = 'DbUnavailable';
-  constructor(readonly why: 'no-room' | 'stopped' | 'slow') {
+  constructor(readonly why: Exclude<DbState, 'open'>) {
     super(`the database cannot answer now: ${why}`);
   }
 }
+
+/**
+ * Told apart by name: the program is bundled in several parts, and each has a class of its own.
+ */
+const isNamed = (error: unknown, name: string): error is Error => error instanceof Error && error.name === name;
+export const isDbError = (error: unknown): error is DbError => isNamed(error, 'DbError');
+export const isUnavailable = (error: unknown): error is DbUnavailable => isNamed(error, 'DbUnavailable');
 
 /** Sends a message and waits for its answer. */
 export type Wire = (ask: Ask) => Promise<Reply>;
@@ -53,7 +63,13 @@ export type Wire = (ask: Ask) => Promise<Reply>;
 const rowsOf = (reply: Reply): Row[] => ('rows' in reply ? reply.rows : []);
 
 /** A database behind a wire. */
-export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () => undefined): Db {
+export function dbOver(
+  wire: Wire,
+  {
+    afterClose = async () => undefined,
+    state = () => 'open',
+  }: { afterClose?: () => Promise<void>; state?: () => DbState } = {},
+): Db {
   const query = async <T>(sql: string, params: readonly unknown[] = []) =>
     rowsOf(await wire({ kind: 'query', sql, params })) as T[];
   /** Takes the connection by `first`, works, and gives it back. */
@@ -81,6 +97,7 @@ export function dbOver(wire: Wire, afterClose: () => Promise<void> = async () =>
     read: (work) => held({ kind: 'begin', write: false }, work),
     transaction: (work) => held({ kind: 'begin', write: true }, work),
     hold: (work) => held({ kind: 'hold' }, work),
+    state,
     async close() {
       await wire({ kind: 'close' });
       await afterClose();

@@ -35,6 +35,8 @@ export interface FrontOptions {
   readonly signed: (cookie: string | undefined) => boolean;
   /** Paths whose bodies strangers may send as large as others: the open computations of a demo on its own machine. */
   readonly open: (path: string) => boolean;
+  /** Whether the shop's database answers now. */
+  readonly available: () => boolean;
   /** The address of a proxy that ends TLS for us, and whose word on scheme and address is taken. */
   readonly trustedProxy?: string;
 }
@@ -188,6 +190,10 @@ export async function openFront(options: FrontOptions): Promise<Front> {
       if (scheme === 'https') passed['strict-transport-security'] = 'max-age=31536000';
       if (String(answer.headers['content-type']).startsWith('text/event-stream')) streams.add(response);
       if (response.headersSent) return void answer.resume();
+      if (answer.statusCode === 500 && !options.available()) {
+        answer.resume();
+        return say(response, 503, 'The shop’s database does not answer just now. Try again in a moment.');
+      }
       (response as http.ServerResponse).writeHead(answer.statusCode ?? 502, passed);
       answer.on('error', () => response.destroy());
       answer.pipe(response as http.ServerResponse);

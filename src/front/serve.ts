@@ -13,6 +13,11 @@ const COMPUTING = /^\/api\/v1\/(work-out|sums\/|cut-plans\/|lengths\/)/;
 /** After this long the program ends, whatever is still going on. */
 const LAST_MS = 4500;
 
+/** Where the shop leaves how to end it and how its database is: it is bundled apart. */
+const CLOSE = Symbol.for('lopren.close');
+const STATE = Symbol.for('lopren.state');
+const round = globalThis as { [name: symbol]: unknown };
+
 const fail = (sentence: string): never => {
   process.stderr.write(`\n${sentence}\n`);
   process.exit(1);
@@ -67,6 +72,7 @@ export async function serve(env: NodeJS.ProcessEnv = process.env): Promise<Servi
       ...(tls ? { tls } : {}),
       names,
       signed: signedBy(fs.readFileSync(path.join(folder, 'secret'))),
+      available: () => (round[STATE] as (() => string) | undefined)?.() === 'open',
       open: (at) => demoHere && COMPUTING.test(at),
       ...(env.LOPREN_TRUSTED_PROXY ? { trustedProxy: env.LOPREN_TRUSTED_PROXY } : {}),
     });
@@ -89,10 +95,7 @@ export async function serve(env: NodeJS.ProcessEnv = process.env): Promise<Servi
       await front.close();
       inner.close();
       inner.closeAllConnections();
-      const closeHouse = (globalThis as { [name: symbol]: (() => Promise<void>) | undefined })[
-        Symbol.for('lopren.close')
-      ];
-      await closeHouse?.();
+      await (round[CLOSE] as (() => Promise<void>) | undefined)?.();
     },
   };
 }

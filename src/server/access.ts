@@ -10,7 +10,7 @@ import { type Audience, PAGES, ROUTES, type PageName, type RolesOf, type RouteNa
 import type { Role } from '@/contract/commands';
 import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
-import { DbUnavailable } from '@/db/client';
+import { isUnavailable } from '@/db/client';
 import type { Person } from '@/db/queries/staff';
 import { house } from './compose';
 import type { Asker } from './door';
@@ -85,7 +85,7 @@ async function answered(work: () => Promise<Response>): Promise<Response> {
   try {
     response = await work();
   } catch (error) {
-    if (!(error instanceof DbUnavailable)) throw error;
+    if (!isUnavailable(error)) throw error;
     response = problem([issue(error.why === 'no-room' ? 'disk-full' : 'shop-busy')]);
   }
   if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');

@@ -3,7 +3,7 @@ import { randomInt } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { type Db, DbUnavailable, openDb } from '@/db/client';
+import { type Db, isUnavailable, openDb } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { simulatedMatCutter } from '@/standins/mat-cutter/mat-cutter';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
@@ -12,7 +12,7 @@ import { listenForCommands } from './back-up/control';
 import { type Clock, systemClock } from './clock';
 import { warmUp } from './cutting/plans';
 import { CuttingPool } from './cutting/pool';
-import { type House, keptBooks } from './house';
+import { type House, keptBooks, newMind } from './house';
 import { newBus } from './live';
 import { runEachMinute } from './minutes';
 
@@ -49,6 +49,7 @@ export const houseOver = (
     demo,
     setUpCode,
     backUps,
+    mind: newMind(),
     ...books,
   };
 };
@@ -102,6 +103,6 @@ export async function closeHouse(): Promise<void> {
   try {
     await db.close();
   } catch (error) {
-    if (!(error instanceof DbUnavailable)) throw error;
+    if (!isUnavailable(error)) throw error;
   }
 }

@@ -6,7 +6,7 @@
 import { createHmac } from 'node:crypto';
 import { type CommandName, type Payload, type Role, commandOf, commands, envelopeSchema } from '@/contract/commands';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
-import { DbError, type Tx } from '@/db/client';
+import { type Tx, isDbError } from '@/db/client';
 import { type AuditEntry, commandById, insertAudit, insertCommand } from '@/db/queries/door';
 import { type Person, insertSecurity } from '@/db/queries/staff';
 import type { By } from '@/db/queries/rows';
@@ -181,7 +181,7 @@ export async function enter(
     return good(done.result ?? {});
   } catch (error) {
     if (error instanceof Refused) return bad(...error.issues);
-    if (error instanceof DbError && error.code === TAKEN)
+    if (isDbError(error) && error.code === TAKEN)
       return bad(issue('already-there', { constraint: error.constraint ?? '' }));
     throw error;
   }

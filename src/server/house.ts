@@ -5,6 +5,7 @@ import { type Settings, defaultSettings } from '@/core/settings';
 import { type Catalogue, catalogueOf } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { MatCutter, SimulatedTerminal } from '@/standins/ports';
+import type { Person } from '@/db/queries/staff';
 import type { Clock } from './clock';
 import type { CuttingPool } from './cutting/pool';
 import { type ShopSettings, USUAL_SETTINGS, readSettings } from '@/contract/settings';
@@ -12,7 +13,19 @@ import { latestSettings } from '@/db/queries/settings';
 import type { BackUps } from './back-up/back-ups';
 import type { Bus } from './live';
 
+/** What the program keeps in mind from request to request; kept here because its parts are bundled apart. */
+export interface Mind {
+  /** Sessions that were looked up lately, by the hash of their token. */
+  readonly sessions: Map<string, { readonly person: Person; readonly session: string; readonly until: number }>;
+  /** Guesses at a PIN that wait for one another, by person and place. */
+  readonly guesses: Map<string, Promise<unknown>>;
+  /** How often the same was written to the security log lately. */
+  readonly logged: Map<string, { since: number; written: number; left: number }>;
+}
+export const newMind = (): Mind => ({ sessions: new Map(), guesses: new Map(), logged: new Map() });
+
 export interface House extends KeptBooks {
+  readonly mind: Mind;
   readonly db: Db;
   readonly clock: Clock;
   readonly bus: Bus;

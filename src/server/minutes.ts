@@ -1,5 +1,5 @@
 /** What the shop does by itself, each minute: ends what is over, and backs up at night. */
-import { DbUnavailable } from '@/db/client';
+import { isUnavailable } from '@/db/client';
 import type { House } from './house';
 import { logSecurity } from './security-log';
 import { endWhatIsOver } from './sessions';
@@ -22,7 +22,7 @@ export async function everyMinute(of: House): Promise<void> {
 export function runEachMinute(of: House): void {
   const timer = setInterval(() => {
     everyMinute(of).catch((error: unknown) => {
-      if (!(error instanceof DbUnavailable)) console.error('what is done each minute failed', error);
+      if (!isUnavailable(error)) console.error('what is done each minute failed', error);
     });
   }, MINUTE);
   timer.unref();

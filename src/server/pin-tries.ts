@@ -20,8 +20,7 @@ export const stillToWait = (found: { readonly at: Date; readonly until: Date } |
   !found || now < found.at ? 0 : Math.max(0, found.until.getTime() - now.getTime());
 
 /** One guess at a time for a person in one place: guesses sent side by side wait for one another. */
-const turns = new Map<string, Promise<unknown>>();
-function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
+function inTurn<T>(turns: Map<string, Promise<unknown>>, key: string, work: () => Promise<T>): Promise<T> {
   const turn = (turns.get(key) ?? Promise.resolve()).then(work, work);
   const kept: Promise<unknown> = turn
     .catch(() => undefined)
@@ -46,7 +45,7 @@ export function tryPin(
   pin: string,
   { place, address }: { readonly place: string; readonly address: string },
 ): Promise<Outcome<undefined>> {
-  return inTurn(`${place} ${staff.id}`, async () => {
+  return inTurn(of.mind.guesses, `${place} ${staff.id}`, async () => {
     const { wrongPins: free, longestWait } = await of.shopSettings();
     const now = of.clock.now();
     const before = await wrongPins(of.db, place, staff.id);

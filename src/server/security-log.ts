@@ -1,5 +1,5 @@
 /** What happened at the door, written down for the owner. A flood of the same is counted, not written each time. */
-import { DbUnavailable } from '@/db/client';
+import { isUnavailable } from '@/db/client';
 import { insertSecurity } from '@/db/queries/staff';
 import type { By } from '@/db/queries/rows';
 import type { House } from './house';
@@ -35,17 +35,9 @@ const WRITTEN = 10;
 const MINUTE = 60_000;
 const MOST_COUNTED = 1000;
 
-interface Count {
-  since: number;
-  written: number;
-  left: number;
-}
-const counts = new WeakMap<House['bus'], Map<string, Count>>();
-
 /** How many of its kind were left out since the last that was written; undefined when this one is left out too. */
 function due(of: House, { what, address }: Happened): number | undefined {
-  const mine = counts.get(of.bus) ?? new Map<string, Count>();
-  counts.set(of.bus, mine);
+  const { logged: mine } = of.mind;
   const key = `${what} ${address}`;
   const now = performance.now();
   const count = mine.get(key) ?? { since: now, written: 0, left: 0 };
@@ -69,7 +61,7 @@ export async function logSecurity(of: House, happened: Happened): Promise<void> 
   try {
     await of.db.transaction((tx) => insertSecurity(tx, of.clock.now(), { ...happened, detail }));
   } catch (error) {
-    if (!(error instanceof DbUnavailable)) throw error;
+    if (!isUnavailable(error)) throw error;
     console.error(`not written to the security log: ${happened.what} from ${happened.address}`);
   }
 }

@@ -42,24 +42,10 @@ export function textIn(secret: Buffer, cookie: string | undefined): string | und
   return wanted.length === found.length && timingSafeEqual(wanted, found) ? text : undefined;
 }
 
-interface Believed {
-  readonly person: Person;
-  readonly session: string;
-  readonly until: number;
-}
-const believed = new WeakMap<House['bus'], Map<string, Believed>>();
-function memory({ bus }: House): Map<string, Believed> {
-  const known = believed.get(bus);
-  if (known) return known;
-  const fresh = new Map<string, Believed>();
-  believed.set(bus, fresh);
-  return fresh;
-}
-
 /** Forgets sessions that were ended, and ends their live streams. */
 export function sessionsEnded(of: House, ended: readonly string[]): void {
   if (ended.length === 0) return;
-  const mine = memory(of);
+  const { sessions: mine } = of.mind;
   for (const [hash, { session }] of mine) if (ended.includes(session)) mine.delete(hash);
   of.bus.end(ended);
 }
@@ -73,7 +59,7 @@ export async function sessionOf(of: House, { cookie }: Pick<Caller, 'cookie'>): 
   if (!token) return undefined;
   const hash = hashOf(token);
   const now = of.clock.now();
-  const mine = memory(of);
+  const { sessions: mine } = of.mind;
   const known = mine.get(hash);
   if (known && known.until > now.getTime() && known.until - BELIEVED <= now.getTime()) return known;
   mine.delete(hash);

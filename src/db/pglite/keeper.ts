@@ -6,7 +6,7 @@
  * has not answered, those whose askers were already told included.
  */
 import { Worker } from 'node:worker_threads';
-import { DbError, DbUnavailable, type Wire } from '../database';
+import { DbError, type DbState, DbUnavailable, type Wire } from '../database';
 import { roomIn } from './folder';
 import { LEAST_ROOM, NO_ROOM, type Ask, type Reply } from './host';
 import { StartRefused } from './lock';
@@ -60,7 +60,7 @@ export class Keeper {
 
   readonly ask: Wire = (ask) => {
     const { thread } = this;
-    if (!thread) return Promise.reject(new DbUnavailable(this.roomy() ? 'stopped' : 'no-room'));
+    if (!thread) return Promise.reject(this.unavailable());
     return new Promise((resolve, reject) => {
       const id = this.next++;
       const limits = this.options.limits ?? LIMITS;
@@ -76,6 +76,12 @@ export class Keeper {
     });
   };
 
+  /** Whether questions are answered now. */
+  state(): DbState {
+    if (!this.thread) return this.roomy() ? 'stopped' : 'no-room';
+    return [...this.waiting.values()].some(({ settle }) => settle === undefined) ? 'slow' : 'open';
+  }
+
   /** Ends the thread for good. */
   async close(): Promise<void> {
     this.closed = true;
@@ -83,6 +89,10 @@ export class Keeper {
     const { thread } = this;
     this.thread = undefined;
     await thread?.terminate();
+  }
+
+  private unavailable(): DbUnavailable {
+    return new DbUnavailable(this.roomy() ? 'stopped' : 'no-room');
   }
 
   private roomy(): boolean {

@@ -16,8 +16,11 @@ const FORMAT = 1;
 /** Of the data folder, these are left out: what belongs to the running program or can be made again. */
 const LEFT_OUT = new Set(['lock', 'control.sock', 'back-ups', 'tls', 'db.new']);
 const LEFT_OUT_INSIDE = new Set(['db/postmaster.pid', 'db/postmaster.opts']);
-/** A file younger than this when the first pass began is copied again, whatever its time says: clocks are coarse. */
-const YOUNG_MS = 2000;
+/**
+ * A file that was young when the first pass began is copied again, whatever its time says: file systems count time in
+ * steps of some ms, a few in whole seconds.
+ */
+const youngMs = ({ mtimeNs }: fs.BigIntStats) => (mtimeNs % 1_000_000_000n === 0n ? 2500 : 100);
 const AT_ONCE = 16;
 /** What must stay free beside the copy and the back-up, in bytes. */
 const SPARE = 128 * 2 ** 20;
@@ -38,9 +41,9 @@ async function inBatches<T>(list: readonly T[], work: (one: T) => Promise<void>)
 }
 
 /** Paths of all files that are kept, below the folder, with `/` between their parts. */
-function filesIn(folder: string): string[] {
-  return fs
-    .readdirSync(folder, { withFileTypes: true, recursive: true })
+async function filesIn(folder: string): Promise<string[]> {
+  const entries = await fs.promises.readdir(folder, { withFileTypes: true, recursive: true });
+  return entries
     .filter((entry) => entry.isFile())
     .map((entry) =>
       path
@@ -71,7 +74,7 @@ async function copyFile(folder: string, into: string, name: string): Promise<str
 /** The first pass: everything, whatever is being written. */
 async function copyAll(folder: string, into: string): Promise<Seen> {
   const seen: Seen = new Map();
-  await inBatches(filesIn(folder), async (name) => {
+  await inBatches(await filesIn(folder), async (name) => {
     const mark = await copyFile(folder, into, name);
     if (mark !== undefined) seen.set(name, mark);
   });
@@ -80,10 +83,11 @@ async function copyAll(folder: string, into: string): Promise<Seen> {
 
 /** The second pass, while nothing is written: what is new, changed or gone since. */
 async function copyChanged(folder: string, into: string, seen: Seen, begunAt: number): Promise<void> {
-  const now = new Set(filesIn(folder));
-  const stale = [...now].filter((name) => {
-    const found = fs.statSync(path.join(/*turbopackIgnore: true*/ folder, name), { bigint: true });
-    return seen.get(name) !== markOf(found) || Number(found.mtimeMs) > begunAt - YOUNG_MS;
+  const now = new Set(await filesIn(folder));
+  const stale: string[] = [];
+  await inBatches([...now], async (name) => {
+    const found = await fs.promises.stat(path.join(/*turbopackIgnore: true*/ folder, name), { bigint: true });
+    if (seen.get(name) !== markOf(found) || Number(found.mtimeMs) > begunAt - youngMs(found)) stale.push(name);
   });
   await inBatches(stale, async (name) => void (await copyFile(folder, into, name)));
   for (const name of seen.keys())
@@ -125,10 +129,13 @@ export interface MakeOptions {
 export async function makeArchive({ folder, file, at, hold }: MakeOptions): Promise<Outcome<{ bytes: number }>> {
   const target = path.dirname(file);
   fs.mkdirSync(target, { recursive: true, mode: 0o700 });
-  const size = filesIn(folder).reduce(
-    (sum, name) => sum + fs.statSync(path.join(/*turbopackIgnore: true*/ folder, name)).size,
-    0,
-  );
+  let size = 0;
+  await inBatches(await filesIn(folder), async (name) => {
+    size += await fs.promises.stat(path.join(/*turbopackIgnore: true*/ folder, name)).then(
+      (found) => found.size,
+      () => 0,
+    );
+  });
   const { bavail, bsize } = fs.statfsSync(target);
   if (bavail * bsize < 2 * size + SPARE)
     return bad(issue('back-up-no-room', { megabytes: Math.ceil((2 * size + SPARE) / 1e6) }));
@@ -143,7 +150,7 @@ export async function makeArchive({ folder, file, at, hold }: MakeOptions): Prom
     for (const name of foldersIn(path.join(/*turbopackIgnore: true*/ folder, 'db')))
       fs.mkdirSync(path.join(/*turbopackIgnore: true*/ copy, 'db', name), { recursive: true });
     const files: FileSum[] = [];
-    for (const name of filesIn(copy))
+    for (const name of await filesIn(copy))
       files.push({ path: name, ...(await sumOf(path.join(/*turbopackIgnore: true*/ copy, name))) });
     const manifest: Manifest = { format: FORMAT, at: at.toISOString(), files };
     fs.writeFileSync(path.join(/*turbopackIgnore: true*/ copy, MANIFEST), JSON.stringify(manifest));
@@ -157,8 +164,8 @@ export async function makeArchive({ folder, file, at, hold }: MakeOptions): Prom
     fs.renameSync(making, file);
     return good({ bytes: fs.statSync(file).size });
   } finally {
-    fs.rmSync(copy, { recursive: true, force: true });
-    fs.rmSync(making, { force: true });
+    await fs.promises.rm(copy, { recursive: true, force: true });
+    await fs.promises.rm(making, { force: true });
   }
 }
 

@@ -2,6 +2,10 @@
 import type { Worker } from 'node:worker_threads';
 import type { FromThread, ToThread } from '@/workers/protocol';
 
+/** By name: the program is bundled in several parts, and each has a class of its own. */
+export const isThreadDied = (error: unknown): error is ThreadDied =>
+  error instanceof Error && error.name === 'ThreadDied';
+
 export class ThreadDied extends Error {
   constructor(why: string) {
     super(`a cutting thread has stopped: ${why}`);

@@ -1,5 +1,5 @@
 import { CUT_KINDS, type CutKind, makePlan } from '@/server/cutting/plans';
-import { ThreadDied } from '@/server/cutting/threads';
+import { isThreadDied } from '@/server/cutting/threads';
 import { openRequest } from '@/server/http';
 import { issue } from '@/core/issue';
 import { openRoute } from '@/server/access';
@@ -41,7 +41,7 @@ export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, h
       const result = await makePlan(cutting, kind, asked.value, options);
       return result.ok ? Response.json(result.value) : problem(result.issues);
     } catch (error) {
-      if (error instanceof ThreadDied) return problem([issue('cut-stopped')]);
+      if (isThreadDied(error)) return problem([issue('cut-stopped')]);
       throw error;
     }
   }
@@ -63,7 +63,7 @@ export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, h
         if (result.ok) say('done', result.value);
         else say('refused', await problem(result.issues).json());
       } catch (error) {
-        say('refused', await problem([issue(error instanceof ThreadDied ? 'cut-stopped' : 'fault')]).json());
+        say('refused', await problem([issue(isThreadDied(error) ? 'cut-stopped' : 'fault')]).json());
       }
       if (!halt.signal.aborted) controller.close();
     },
