@@ -7,6 +7,7 @@
 import http from 'node:http';
 import http2 from 'node:http2';
 import type { AddressInfo, Socket } from 'node:net';
+import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
 
 export const KEY_HEADER = 'x-lopren-front';
 export const ADDRESS_HEADER = 'x-lopren-address';
@@ -37,6 +38,8 @@ export interface FrontOptions {
   readonly open: (path: string) => boolean;
   /** Whether the shop's database answers now. */
   readonly available: () => boolean;
+  /** How long a body may take to come, in ms. */
+  readonly bodyMs?: number;
   /** The address of a proxy that ends TLS for us, and whose word on scheme and address is taken. */
   readonly trustedProxy?: string;
 }
@@ -83,16 +86,12 @@ export function amiss(
   return undefined;
 }
 
-/** Ends the line of a request that was answered and is still being sent. */
-function cutOff(request: Request): void {
-  if (!request.readableEnded) request.destroy();
-}
-
 const hostOf = (headers: http.IncomingHttpHeaders) => String(headers[':authority'] ?? headers.host ?? '');
 
+/** By Next's own rule, which would answer 500. */
 function isTree(text: string): boolean {
   try {
-    return Array.isArray(JSON.parse(decodeURIComponent(text)));
+    return parseAndValidateFlightRouterState(text) !== undefined;
   } catch {
     return false;
   }
@@ -124,6 +123,14 @@ export async function openFront(options: FrontOptions): Promise<Front> {
   const inHand = new Set<Response>();
   const streams = new Set<Response>();
   let closing = false;
+  const last: Record<string, string> = tls ? {} : { connection: 'close' };
+  /** Answers what is still being sent, and ends its line a moment later: whoever writes hears it only while it is open. */
+  const refuse = (request: Request, response: Response, status: number, sentence: string, more = {}) => {
+    request.removeAllListeners('data');
+    request.resume();
+    say(response, status, sentence, { ...more, ...last });
+    setTimeout(() => request.readableEnded || request.destroy(), LINGER_MS).unref();
+  };
 
   /** Scheme and address of who asks: a trusted proxy's word counts, nobody else's. */
   const from = (request: Request): { scheme: 'http' | 'https'; address: string } => {
@@ -142,16 +149,11 @@ export async function openFront(options: FrontOptions): Promise<Front> {
   };
 
   const handle = (request: Request, response: Response): void => {
-    if (closing) return say(response, 503, 'The shop is closing.', tls ? {} : { connection: 'close' });
+    if (closing) return say(response, 503, 'The shop is closing.', last);
     const wrong = amiss(request, options);
     if (wrong) {
-      // What is not wanted is not read either.
-      const over: Record<string, string> = tls ? {} : { connection: 'close' };
-      request.resume();
-      say(response, wrong[0], wrong[1], wrong[0] === 405 ? { allow: [...METHODS].join(', '), ...over } : over);
-      // Whoever is still writing hears the answer only if the line stays open a moment.
-      setTimeout(() => cutOff(request), LINGER_MS).unref();
-      return;
+      const [status, sentence] = wrong;
+      return refuse(request, response, status, sentence, status === 405 ? { allow: [...METHODS].join(', ') } : {});
     }
     const { scheme, address } = from(request);
     if (options.trustedProxy !== undefined && address === plain(request.socket.remoteAddress) && scheme === 'http')
@@ -181,9 +183,9 @@ export async function openFront(options: FrontOptions): Promise<Front> {
       else response.end();
     });
     const late = setTimeout(() => {
-      say(response, 408, 'The body did not come.');
+      refuse(request, response, 408, 'The body did not come.');
       asked.destroy();
-    }, BODY_MS);
+    }, options.bodyMs ?? BODY_MS);
     asked.on('response', (answer) => {
       const passed: http.OutgoingHttpHeaders = { 'x-content-type-options': 'nosniff' };
       for (const [name, value] of Object.entries(answer.headers)) if (!NOT_PASSED_ON.test(name)) passed[name] = value;
@@ -203,7 +205,7 @@ export async function openFront(options: FrontOptions): Promise<Front> {
     request.on('data', (chunk: Buffer) => {
       read += chunk.length;
       if (read > most) {
-        say(response, 413, `A body may have ${most} bytes.`, tls ? {} : { connection: 'close' });
+        refuse(request, response, 413, `A body may have ${most} bytes.`);
         return asked.destroy();
       }
       if (!asked.write(chunk)) {

@@ -51,7 +51,8 @@ export interface Books {
 export async function readBooks(db: Queries): Promise<Books | undefined> {
   const shop = await getShop(db);
   if (!shop) return undefined;
-  const [edition, lists] = [await latestEdition(db), await listMaterials(db)];
+  const edition = await latestEdition(db);
+  const lists = await listMaterials(db, edition);
   return {
     shop,
     settings: defaultSettings(shop.home_unit),

@@ -1,7 +1,7 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
 import { resultOf, withWorkings, withoutMoney } from '@/core/agreed';
-import { planImport, readMouldingList } from '@/core/books/moulding-list';
+import { planningImport, readingMouldingList } from '@/core/books/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
 import { agreedOf, eventsOf, jobByTicket, jobsOfOrder, openJobs, stepsOf, stepsOfAll } from '@/db/queries/jobs';
 import {
@@ -17,6 +17,7 @@ import {
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
 import { standing } from './quotes';
+import { inSlices } from './slices';
 import type { CounterViewer, Viewer } from './access';
 import type { Books, House } from './house';
 
@@ -165,9 +166,9 @@ export const findCustomersView = ({ house }: CounterViewer, text: string): Promi
 
 /** What a supplier's list would do to the books, without doing it. */
 export async function previewImport({ house }: Viewer<'owner'>, text: string): Promise<ImportPreview> {
-  const list = readMouldingList(text);
+  const list = await inSlices(readingMouldingList(text));
   const books = await house.books();
-  const plan = planImport(list, new Map(books?.lists.mouldings.map((one) => [one.code, one])));
+  const plan = await inSlices(planningImport(list, books?.lists.mouldings ?? []));
   return {
     edition: books?.prices.edition ?? 0,
     issues: list.issues,

@@ -300,6 +300,7 @@ const LIST: Record<string, Sentence> = {
   'list-cost': ({ f }) => `“${f.read}” is not a cost like 4.20`,
   'list-rabbet-wide': () => 'not narrower than the face',
   'list-rabbet-deep': () => 'not less than the height',
+  'list-code-case': ({ f }) => `${f.code} is ${f.known} in the books; write it the same way`,
   'list-code-twice': ({ f }) => `${f.code} stands in row ${f.row} already`,
   'list-refused': ({ f }) =>
     `${f.rows} rows are refused, the first is row ${f.first}. Nothing was imported; mend the file and choose it again.`,

@@ -61,7 +61,6 @@ describe('a back-up', () => {
         written += 1;
       }
     })();
-    let then: Map<string, string> | undefined;
     let atLeast = 0;
     const { made, file } = await make('while.tar.gz', (work) => {
       atLeast = written;
@@ -76,7 +75,7 @@ describe('a back-up', () => {
     const back = path.join(root, 'restored');
     expect((await restoreArchive(file, back)).ok).toBe(true);
     const again = await openDb({ folder: back, thread: sourceThread });
-    then = await everything(again);
+    const then = await everything(again);
     const later = then
       .get('customer')!
       .split('\n')

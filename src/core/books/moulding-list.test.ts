@@ -2,7 +2,14 @@ import fs from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mm } from '../units/length';
-import { COLUMNS, planImport, readMouldingList, writeMouldingList } from './moulding-list';
+import {
+  COLUMNS,
+  planImport,
+  planningImport,
+  readMouldingList,
+  readingMouldingList,
+  writeMouldingList,
+} from './moulding-list';
 
 const file = (name: string) => fs.readFileSync(`samples/${name}`, 'utf8');
 const mouldings = (text: string) =>
@@ -62,9 +69,7 @@ describe('a supplier’s list', () => {
   ])('refuses a file as a whole: %#', (text, code) => expect(readMouldingList(text).issues[0]!.code).toBe(code));
 
   it('plans what is added, changed and left as it is', () => {
-    const books = new Map(
-      mouldings(`${COLUMNS.join(',')}\n${line}\n${line.replace('X-1', 'X-2')}`).map((one) => [one.code, one]),
-    );
+    const books = mouldings(`${COLUMNS.join(',')}\n${line}\n${line.replace('X-1', 'X-2')}`);
     const plan = planImport(
       readMouldingList(
         `${COLUMNS.join(';')}\n${[line, line.replace('X-1', 'X-2').replace('4.20', '4,60'), line.replace('X-1', 'X-3')].join('\n').replaceAll(',', ';').replace('4;60', '4,60')}`,
@@ -73,6 +78,29 @@ describe('a supplier’s list', () => {
     );
     expect(plan.map((row) => row.does)).toEqual(['same', 'change', 'add']);
     expect(plan[1]!.changes).toEqual([{ field: 'cost', from: '4.20', to: '4.60' }]);
+  });
+
+  it('takes codes that differ by case only for one: twice in a list, or written another way than in the books', () => {
+    const head = COLUMNS.join(',');
+    const twice = readMouldingList(`${head}\n${line}\n${line.replace('X-1', 'x-1')}`).rows[1]!;
+    expect('issues' in twice && twice.issues.map((one) => one.code)).toEqual(['list-code-twice']);
+    const plan = planImport(readMouldingList(`${head}\n${line.replace('X-1', 'x-1')}`), mouldings(`${head}\n${line}`));
+    expect(plan[0]).toMatchObject({ does: 'refuse', issues: [{ code: 'list-code-case', figures: { known: 'X-1' } }] });
+  });
+
+  it('reads and plans in slices, to the same end', () => {
+    const list = `${COLUMNS.join(',')}\n${Array.from({ length: 950 }, (_, row) => line.replace('X-1', `X-${row}`)).join('\n')}`;
+    const count = <T>(work: Generator<undefined, T>) => {
+      for (let pauses = 0; ; pauses += 1) {
+        const { done, value } = work.next();
+        if (done) return { pauses, value };
+      }
+    };
+    const read = count(readingMouldingList(list));
+    const plan = count(planningImport(read.value, []));
+    expect([read.pauses, plan.pauses]).toEqual([4, 4]);
+    expect(plan.value).toEqual(planImport(readMouldingList(list), []));
+    expect(plan.value).toHaveLength(950);
   });
 
   it('never throws, whatever the file holds', () => {

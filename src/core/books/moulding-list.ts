@@ -128,8 +128,11 @@ function readFields(fields: Fields): Listed | Issue[] {
   };
 }
 
-/** Reads a whole list. Never throws, whatever the text is. */
-export function readMouldingList(text: string): ReadList {
+/** Rows that are read between two pauses. */
+const SLICE = 200;
+
+/** Reads a whole list, pausing every so many rows so that others get their turn. Never throws, whatever the text is. */
+export function* readingMouldingList(text: string): Generator<undefined, ReadList> {
   const fail = (...issues: Issue[]): ReadList => ({ issues, ignored: [], rows: [] });
   if (text.trim() === '') return fail(issue('list-nothing'));
   if (text.includes('\u0000')) return fail(issue('list-binary'));
@@ -153,7 +156,7 @@ export function readMouldingList(text: string): ReadList {
     return fail(issue('list-quotes', { row: (parsed.errors.find((error) => error.type === 'Quotes')?.row ?? 0) + 1 }));
 
   const seen = new Map<string, number>();
-  const rows = records.map((record, index): ReadRow => {
+  const readRow = (record: readonly string[], index: number): ReadRow => {
     const row = index + 2;
     const fields = Object.fromEntries(
       COLUMNS.map((column) => [column, (record[names.indexOf(column)] ?? '').trim()]),
@@ -162,15 +165,20 @@ export function readMouldingList(text: string): ReadList {
     if (record.length !== head.length)
       return { ...about, issues: [issue('list-fields', { found: record.length, wanted: head.length })] };
     const read = readFields(fields);
-    const first = seen.get(fields.code);
-    if (first === undefined) seen.set(fields.code, row);
+    const first = seen.get(fields.code.toLowerCase());
+    if (first === undefined) seen.set(fields.code.toLowerCase(), row);
     const double =
       first === undefined || fields.code === ''
         ? []
         : [issue('list-code-twice', { code: fields.code, row: first }, 'code')];
     if (Array.isArray(read)) return { ...about, issues: [...read, ...double] };
     return double.length > 0 ? { ...about, issues: double } : { ...about, moulding: read };
-  });
+  };
+  const rows: ReadRow[] = [];
+  for (const [index, record] of records.entries()) {
+    rows.push(readRow(record, index));
+    if (index % SLICE === SLICE - 1) yield;
+  }
   return {
     issues: [],
     ignored: head.filter((_, index) => !(COLUMNS as readonly string[]).includes(names[index]!)),
@@ -215,12 +223,17 @@ export interface PlannedRow {
   readonly moulding?: Listed;
 }
 
-/** What the list would do to the books, row by row. */
-export function planImport(list: ReadList, books: ReadonlyMap<string, Listed>): PlannedRow[] {
-  return list.rows.map((one): PlannedRow => {
+/** What the list would do to the books, row by row, pausing as reading does. Codes that differ by case only are one. */
+export function* planningImport(list: ReadList, books: readonly Listed[]): Generator<undefined, PlannedRow[]> {
+  const byCode = new Map(books.map((one) => [one.code.toLowerCase(), one]));
+  const planRow = (one: ReadRow): PlannedRow => {
     const { row, code, name } = one;
     if ('issues' in one) return { row, code, name, does: 'refuse', issues: one.issues, changes: [] };
-    const before = books.get(one.moulding.code);
+    const before = byCode.get(one.moulding.code.toLowerCase());
+    if (before && before.code !== one.moulding.code) {
+      const issues = [issue('list-code-case', { code, known: before.code }, 'code')];
+      return { row, code, name, does: 'refuse', issues, changes: [] };
+    }
     if (!before) return { row, code, name, does: 'add', issues: [], changes: [], moulding: one.moulding };
     const [from, to] = [fieldsOf(before), fieldsOf(one.moulding)];
     const changes = COLUMNS.filter((field) => from[field] !== to[field]).map((field) => ({
@@ -237,5 +250,22 @@ export function planImport(list: ReadList, books: ReadonlyMap<string, Listed>): 
       changes,
       moulding: one.moulding,
     };
-  });
+  };
+  const plan: PlannedRow[] = [];
+  for (const [index, one] of list.rows.entries()) {
+    plan.push(planRow(one));
+    if (index % SLICE === SLICE - 1) yield;
+  }
+  return plan;
 }
+
+/** Runs to the end without a pause. */
+function atOnce<T>(work: Generator<undefined, T>): T {
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+  }
+}
+export const readMouldingList = (text: string): ReadList => atOnce(readingMouldingList(text));
+export const planImport = (list: ReadList, books: readonly Listed[]): PlannedRow[] =>
+  atOnce(planningImport(list, books));

@@ -19,6 +19,7 @@ ALTER TABLE moulding ADD PRIMARY KEY (code, edition);
 ALTER TABLE moulding ADD FOREIGN KEY (code) REFERENCES article (code);
 ALTER TABLE material ADD FOREIGN KEY (code) REFERENCES article (code);
 CREATE INDEX moulding_edition ON moulding (edition);
+CREATE INDEX moulding_place ON moulding (position, code, edition DESC);
 
 ALTER TABLE rack_piece  ADD COLUMN revision integer NOT NULL DEFAULT 1;
 ALTER TABLE stock_level ADD COLUMN revision integer NOT NULL DEFAULT 1;

@@ -98,16 +98,25 @@ const mouldingRow = z
     cost: { amount: row.cost, per: row.cost_per },
     unit: row.unit,
   }));
-/** As the newest edition has them. */
-export const listMouldings = async (db: Queries): Promise<Listed[]> =>
-  readRows(
-    mouldingRow,
-    await db.query(
+/** Places in the list that are read at a time: nobody waits long for a long list. */
+const PAGE = 1000;
+/** As an edition has them, the newest when none is named. */
+export async function listMouldings(db: Queries, edition?: number): Promise<Listed[]> {
+  const of = edition ?? (await latestEdition(db));
+  const last = (await db.query<{ last: number | null }>('SELECT max(position) AS last FROM moulding'))[0]?.last ?? -1;
+  const found: Listed[] = [];
+  for (let from = 0; from <= last; from += PAGE) {
+    const rows = await db.query(
       `SELECT DISTINCT ON (m.position, m.code) m.* FROM moulding m
          JOIN price_edition e ON e.number = m.edition AND e.state = 'made'
+        WHERE m.edition <= $1 AND m.position >= $2 AND m.position < $3
         ORDER BY m.position, m.code, m.edition DESC`,
-    ),
-  );
+      [of, from, from + PAGE],
+    );
+    found.push(...readRows(mouldingRow, rows));
+  }
+  return found;
+}
 
 export interface PlacedMoulding {
   readonly moulding: Listed;
@@ -174,12 +183,12 @@ export interface MaterialLists {
   readonly backings: Backing[];
 }
 
-export async function listMaterials(db: Queries): Promise<MaterialLists> {
+export async function listMaterials(db: Queries, edition: number): Promise<MaterialLists> {
   const rows = readRows(materialRow, await db.query('SELECT code, kind, spec FROM material ORDER BY position, code'));
   const of = <S extends z.ZodType>(kind: string, schema: S) =>
     rows.filter((row) => row.kind === kind).map((row) => schema.parse(row.spec));
   return {
-    mouldings: await listMouldings(db),
+    mouldings: await listMouldings(db, edition),
     mats: of('mat', sheetSchema),
     glazings: of('glazing', glazingSchema),
     backings: of('backing', backingSchema),

@@ -1,6 +1,5 @@
 /** The books change by editions: a supplier's list, all rows or none; a rule of price. */
-import { setImmediate as breathe } from 'node:timers/promises';
-import { type PlannedRow, planImport, readMouldingList } from '@/core/books/moulding-list';
+import { type PlannedRow, planningImport, readingMouldingList } from '@/core/books/moulding-list';
 import { bad, good, issue } from '@/core/issue';
 import {
   type PlacedMoulding,
@@ -17,9 +16,10 @@ import {
 } from '@/db/queries/books';
 import type { Db } from '@/db/client';
 import type { Handler, Readying } from '../door';
+import { inSlices } from '../slices';
 
 /** Rows written at a time: a slice takes a few ms, and whoever else asks comes in between. */
-const SLICE = 300;
+const SLICE = 500;
 
 /** A list that lies in an edition of its own, where nobody sees it yet. */
 interface Filled {
@@ -38,22 +38,19 @@ async function fill(db: Db, edition: number, todo: readonly PlannedRow[]): Promi
   }));
   for (let at = 0; at < placed.length; at += SLICE) {
     await db.transaction((tx) => putMouldings(tx, edition, placed.slice(at, at + SLICE)));
-    await breathe();
   }
 }
 
 export const readyImport: Readying<'import-mouldings'> = async (payload, { house: { db }, now, by }) => {
   const current = await latestEdition(db);
   if (current !== payload.edition) return bad(issue('books-stale', { seen: payload.edition, now: current }));
-  const list = readMouldingList(payload.text);
+  const list = await inSlices(readingMouldingList(payload.text));
   if (list.issues.length > 0) return bad(...list.issues);
-  await breathe();
-  const plan = planImport(list, new Map((await listMouldings(db)).map((one) => [one.code, one])));
+  const plan = await inSlices(planningImport(list, await listMouldings(db)));
   const refused = plan.filter((row) => row.does === 'refuse');
   if (refused.length > 0) return bad(issue('list-refused', { rows: refused.length, first: refused[0]!.row }));
   const todo = plan.filter((row) => row.does === 'add' || row.does === 'change');
   if (todo.length === 0) return bad(issue('list-unchanged'));
-  await breathe();
   const edition = await db.transaction((tx) => beginEdition(tx, now, by, `list ${payload.file}`));
   try {
     await fill(db, edition, todo);
