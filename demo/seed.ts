@@ -185,10 +185,12 @@ async function agreedTotal(
       .filter((caution) => caution.level === 'warn')
       .map((caution) => [`${one.id}:${caution.code}`, 'Shown to the customer, who wants it so'] as const),
   );
-  const { total } = priceOrder(
+  const priced = priceOrder(
     worked.map((one) => one.price!),
     tell.shop.prices!,
   );
+  if (!priced.ok) throw new Error(priced.issues[0]!.code);
+  const { total } = priced.value;
   await tell.do('accept-order', { orderId, revision: 1, total, reasons: Object.fromEntries(warned) });
   return total;
 }

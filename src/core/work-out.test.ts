@@ -8,7 +8,7 @@ import { BUILD_CODES } from './builds';
 import type { Design } from './design/design';
 import { type History, apply, begin, change, redo, set, undo } from './design/edit';
 import { answerOf } from './open/answer';
-import { priceOrder } from './pricing/order-price';
+import { mustPriceOrder } from './pricing/order-price';
 import { redoFrom } from './route/route';
 import { blocks, jobState, nextStep } from './route/state';
 import { type Unit, inches, length, mm, plus } from './units/length';
@@ -26,7 +26,7 @@ describe('prices', () => {
   it('w-55 the worked example, through the whole chain, to the cent', () => {
     const wanted = workedCases('prices').find(({ id }) => id === 'w-55')!.expect;
     const price = done(exampleDesign()).price!;
-    const order = priceOrder([price], prices);
+    const order = mustPriceOrder([price], prices);
     expect(price.lines.map((line) => formatMoney(line.amount))).toEqual(
       wanted.lines.map((line: { total: string }) => line.total),
     );
@@ -125,7 +125,7 @@ describe('what always holds', () => {
       expect(taxed.goods + taxed.labour + taxed.delivery).toBe(price!.price);
       expect(price!.price).toBeGreaterThanOrEqual(0);
       for (const line of lines) expect(sum(line.workings.map((one) => one.value.value as Money))).toBe(line.amount);
-      const order = priceOrder([price!, price!], prices);
+      const order = mustPriceOrder([price!, price!], prices);
       expect(order.net + sum(order.tax.map((one) => one.amount))).toBe(order.total);
       expect(order.deposit).toBeLessThanOrEqual(order.total);
     });

@@ -21,6 +21,7 @@ import { type RouteStep, minutesOf, routeOf } from './route/route';
 import type { Settings } from './settings';
 import { type Sizes, impossible, sizesOf } from './sizes';
 import { type Length, larger, size, smaller } from './units/length';
+import { withinLimit } from './units/money';
 import { Notebook, type Workings } from './working';
 
 export interface WorkedOut {
@@ -101,6 +102,10 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
     return 'issues' in tried ? undefined : tried;
   };
   const route = routeOf(job, sizes, laid, scope);
+  const { prices } = shop;
+  const price =
+    prices && withinLimit(() => pricePiece(resolved, sizes, laid, scope, shop.minutes ?? minutesOf(route), prices));
+  if (price && !price.ok) return price;
   return good({
     resolved,
     sizes,
@@ -111,9 +116,7 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
     hardware: hardwareOf(job, laid, hanging, weight.kg, scope),
     cautions: cautionsOf(bench, shop.books, find),
     route,
-    ...(shop.prices
-      ? { price: pricePiece(resolved, sizes, laid, scope, shop.minutes ?? minutesOf(route), shop.prices) }
-      : {}),
+    ...(price ? { price: price.value } : {}),
     get workings() {
       return book.workings;
     },

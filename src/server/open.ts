@@ -12,6 +12,7 @@ import { TOPICS, sumUp } from '@/core/sums';
 import { exactText } from '@/core/sums/sum';
 import { parseLength, splitSize } from '@/core/units/parse-length';
 import type { Unit } from '@/core/units/length';
+import { withinLimit } from '@/core/units/money';
 import { workOut } from '@/core/work-out';
 import { sayCaution, sayIssue, sayWayOut } from '@/words/issues';
 import { foundRow } from '@/db/queries/orders';
@@ -41,7 +42,8 @@ export function openWorkOut(
     ...(request.minutes === undefined ? {} : { minutes: request.minutes }),
   });
   if (!result.ok) return result;
-  return good(answerOf(result.value, unitOut ?? request.settings.homeUnit, WORDS, prices, withWorking));
+  const unit = unitOut ?? request.settings.homeUnit;
+  return withinLimit(() => answerOf(result.value, unit, WORDS, prices, withWorking));
 }
 
 const MOST_AT_ONCE = 1000;

@@ -245,6 +245,7 @@ const SHOP: Record<string, Sentence> = {
   'caution-refuses': ({ f }) => `Piece ${f.piece} cannot be accepted while “${cautionName(String(f.caution))}” stands.`,
   'caution-needs-reason': ({ f }) => `Piece ${f.piece}: say why “${cautionName(String(f.caution))}” is accepted.`,
   'price-missing': ({ f }) => `${f.name} has no cost in the books, so there is no price to agree.`,
+  'price-too-high': ({ cash }) => `This comes to more than ${cash('most')}, the most that can be kept.`,
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,

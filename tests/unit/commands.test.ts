@@ -7,12 +7,14 @@ import { CHECK_POINTS } from '@/core/route/route';
 import { newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
-import { priceOrder } from '@/core/pricing/order-price';
+import { MOST_MONEY, money, withinLimit } from '@/core/units/money';
+import { mustPriceOrder, priceOrder } from '@/core/pricing/order-price';
 import { workOut } from '@/core/work-out';
 import { settleCard } from '@/server/card';
 import { orderById } from '@/db/queries/orders';
-import { boardView, jobView, orderView } from '@/server/views';
+import { boardView, findOrdersView, jobView, orderView } from '@/server/views';
 import { type TestHouse, openHouse } from '../house';
+import { prices } from '../shop';
 
 let house: TestHouse;
 let customerId: string;
@@ -275,7 +277,7 @@ describe('from quote to order', () => {
       books: books.catalogue,
       prices: books.prices,
     });
-    const total = worked.ok ? priceOrder([worked.value.price!], books.prices).total : 0;
+    const total = worked.ok ? mustPriceOrder([worked.value.price!], books.prices).total : 0;
     const ask = (reasons: Record<string, string>) =>
       house.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
     expect(codes(await ask({}))).toBe(code);
@@ -350,6 +352,66 @@ describe('money', () => {
     const twice = await Promise.all([settleCard(house.viewer(), lost), settleCard(house.viewer(), lost)]);
     expect(twice.every((one) => one.ok && one.value.state === 'approved')).toBe(true);
     expect((await viewOf(orderId))!.paid).toBe(9400);
+  });
+
+  it('books what comes after the question was dropped, and shows it as owed back until it is given back', async () => {
+    const { orderId } = await accepted();
+    const requestId = crypto.randomUUID();
+    house.terminal.next('pays');
+    await must(house.command('ask-card', { orderId, requestId, amount: TOTAL }));
+    const terminal = settleCard(house.viewer(), requestId);
+    await must(house.command('drop-card', { requestId }));
+    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
+    expect(await terminal).toMatchObject({ ok: true, value: { state: 'approved' } });
+    const after = (await viewOf(orderId))!;
+    expect([after.paid, after.owedBack, after.openCards]).toEqual([2 * TOTAL, TOTAL, []]);
+    await must(
+      house.command('reverse-payment', { paymentId: requestId, newId: crypto.randomUUID(), reason: 'paid twice' }),
+    );
+    expect([(await viewOf(orderId))!.paid, (await viewOf(orderId))!.owedBack]).toEqual([TOTAL, 0]);
+  });
+
+  it('does not cancel an order whose card question is open; what comes on one cancelled after it is owed back', async () => {
+    const { orderId } = await accepted();
+    const requestId = crypto.randomUUID();
+    await must(house.command('ask-card', { orderId, requestId, amount: 3000 }));
+    const cancel = () => house.command('cancel-order', { orderId, revision: 2, reason: 'no' });
+    expect(codes(await cancel())).toBe('card-waiting');
+    house.terminal.next('pays');
+    const terminal = settleCard(house.viewer(), requestId);
+    await must(house.command('drop-card', { requestId }));
+    await must(cancel());
+    await terminal;
+    const after = (await viewOf(orderId))!;
+    expect([after.state, after.paid, after.owedBack]).toEqual(['cancelled', 3000, 3000]);
+  });
+
+  it('keeps an order of 5,262,109,920 in every list, and refuses one above the limit of every amount', async () => {
+    const big = 5_262_109_920;
+    const { orderId } = await accepted();
+    await house.db.transaction((tx) =>
+      tx.query("UPDATE orders SET agreed = jsonb_set(agreed, '{total}', $2::jsonb) WHERE id = $1", [
+        orderId,
+        String(big),
+      ]),
+    );
+    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 4_000_000_000 }));
+    const requestId = crypto.randomUUID();
+    await must(house.command('ask-card', { orderId, requestId, amount: 1_262_109_920 }));
+    const order = (await viewOf(orderId))!;
+    expect([order.agreed!.total, order.paid, order.openCards[0]!.amount]).toEqual([big, 4_000_000_000, 1_262_109_920]);
+    const [found] = await findOrdersView(house.viewer(), String(order.number), ['accepted']);
+    expect([found!.total, found!.paid]).toEqual([big, 4_000_000_000]);
+
+    const dear = (cents: number) =>
+      withinLimit(() => Array.from({ length: 40 }, () => money(cents)).reduce((sum, one) => money(sum + one)));
+    expect(dear(MOST_MONEY / 40)).toEqual({ ok: true, value: MOST_MONEY });
+    expect(dear(MOST_MONEY / 40 + 1)).toMatchObject({ ok: false, issues: [{ code: 'price-too-high' }] });
+    const pieces = Array.from({ length: 40 }, () => ({
+      price: money(300_000_000),
+      taxed: { goods: money(300_000_000) },
+    }));
+    expect(priceOrder(pieces as never, prices)).toMatchObject({ ok: false, issues: [{ code: 'price-too-high' }] });
   });
 
   it('does not cancel an order with money on it', async () => {

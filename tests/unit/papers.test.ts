@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
 import type { JobView, OrderView } from '@/contract/views';
 import type { Design } from '@/core/design/design';
-import { priceOrder } from '@/core/pricing/order-price';
+import { mustPriceOrder } from '@/core/pricing/order-price';
 import { inches } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
 import { Sheet } from '@/server/papers/sheet';
@@ -95,7 +95,7 @@ describe('papers', () => {
     ).toHaveLength(3);
     const gone = exampleDesign({ frame: { moulding: { code: 'GONE' }, allowance: inch('1/8') } });
     expect(await quotePaper(order([gone]), shopView, 'in')).toBeUndefined();
-    expect(priceOrder([worked(exampleDesign()).price!], prices).total).toBe(18_684);
+    expect(mustPriceOrder([worked(exampleDesign()).price!], prices).total).toBe(18_684);
   });
 });
 

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Figure } from '../builds/build';
 import type { PriceBook } from '../pricing/book';
 import type { PiecePrice } from '../pricing/price-line';
-import { priceOrder } from '../pricing/order-price';
+import { mustPriceOrder } from '../pricing/order-price';
 import { STEP_RULES, type StepKey, needsOf } from '../route/route';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM } from '../units/length';
 import { lengthText } from '../units/format-length';
@@ -234,7 +234,7 @@ function partsOut({ parts }: WorkedOut, { len, size, sides, maybe }: Present) {
 }
 
 function priceOut(price: PiecePrice, book: PriceBook): NonNullable<WorkOutAnswer['price']> {
-  const order = priceOrder([price], book);
+  const order = mustPriceOrder([price], book);
   const { subtotal, quantityBreak, rush, discount, rounding } = price;
   return {
     lines: price.lines.map(({ key, quantity, amount }) => ({ key, quantity, amount })),

@@ -1,5 +1,6 @@
 /** What an order of priced pieces comes to: tax by rate, total, deposit. */
-import { type Money, depositOf, money, NOTHING, sum } from '../units/money';
+import type { Outcome } from '../issue';
+import { type Money, depositOf, money, NOTHING, sum, withinLimit } from '../units/money';
 import { div, mul, mustDecimal, rational, roundHalfUp } from '../units/rational';
 import { type PriceBook, TAX_GROUPS } from './book';
 import type { PiecePrice } from './price-line';
@@ -28,8 +29,14 @@ export function taxOn(
   });
 }
 
-/** Tax per rate on the order's sums; deposit up to a whole unit. */
-export function priceOrder(
+/** Tax per rate on the order's sums; deposit up to a whole unit. An issue when it comes to more than any amount may be. */
+export const priceOrder = (
+  pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[],
+  book: Pick<PriceBook, 'tax' | 'depositPercent'>,
+): Outcome<OrderPrice> => withinLimit(() => mustPriceOrder(pieces, book));
+
+/** The same; throws what `withinLimit` answers as an issue. */
+export function mustPriceOrder(
   pieces: readonly Pick<PiecePrice, 'price' | 'taxed'>[],
   book: Pick<PriceBook, 'tax' | 'depositPercent'>,
 ): OrderPrice {

@@ -9,6 +9,7 @@ import { type Settings, defaultSettings } from '../settings';
 import type { Seat } from '../sizing/match';
 import { FINEST, formatLength } from '../units/format-length';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM, size } from '../units/length';
+import { withinLimit } from '../units/money';
 import { DECIMAL } from '../units/rational';
 import { Notebook, type Workings } from '../working';
 
@@ -108,7 +109,9 @@ export interface Summed {
 export function sumUp(of: Topic, body: { unit?: Unit }, home: Unit): Outcome<Summed> {
   const book = new Notebook();
   const sum = new Sum(body.unit ?? home, book);
-  const result = of.answer(body as never, sum);
+  const answered = withinLimit(() => of.answer(body as never, sum));
+  if (!answered.ok) return answered;
+  const result = answered.value;
   if (sum.complaints.length > 0) return bad(...sum.complaints.map((one: Complaint): Issue => ({ ...one })));
   if (Array.isArray(result)) return bad(...(result as Issue[]));
   return good({ answer: result as Answer, workings: book.workings });

@@ -2,17 +2,33 @@
  * Money in whole minor units (cents). There is one rounding, at the price line, half up.
  * Source: handbook, prices; rulings R40, R43, R44, R45, R46.
  */
+import { type Outcome, bad, good, issue } from '../issue';
 import { type Rational, ceil, mul, rational, roundHalfUp } from './rational';
 
 declare const moneyBrand: unique symbol;
 export type Money = number & { readonly [moneyBrand]: 'minor units' };
 
+/** A hundred million: the one limit of every amount, on the screen, at the door and in the database. */
 export const MOST_MONEY = 100_000_000_00;
 
-/** The one door to the brand. Throws RangeError unless whole and within a hundred million. */
+/** An amount above the limit. Thrown inside sums, answered by `withinLimit` as an issue. */
+class AboveLimit extends RangeError {}
+
+/** The one door to the brand. Throws RangeError unless whole and within the limit. */
 export function money(minor: number): Money {
-  if (!Number.isSafeInteger(minor) || Math.abs(minor) > MOST_MONEY) throw new RangeError(`not an amount: ${minor}`);
+  if (Math.abs(minor) > MOST_MONEY) throw new AboveLimit(`above ${MOST_MONEY}: ${minor}`);
+  if (!Number.isSafeInteger(minor)) throw new RangeError(`not an amount: ${minor}`);
   return (minor === 0 ? 0 : minor) as Money;
+}
+
+/** What sums of money come to, or the issue that one of them is above the limit. */
+export function withinLimit<T>(work: () => T): Outcome<T> {
+  try {
+    return good(work());
+  } catch (error) {
+    if (error instanceof AboveLimit) return bad(issue('price-too-high', { most: MOST_MONEY }));
+    throw error;
+  }
 }
 
 export const NOTHING = money(0);

@@ -214,8 +214,8 @@ export function Account({ order }: { order: OrderView }) {
         <Ledger order={order} onIssues={setIssues} />
         <dl className={styles.balance}>
           <div>
-            <dt>Balance</dt>
-            <dd>{order.agreed ? <Cash value={balance} /> : '—'}</dd>
+            <dt>{order.owedBack > 0 ? 'Owed back to the customer' : 'Balance'}</dt>
+            <dd>{order.agreed ? <Cash value={order.owedBack > 0 ? order.owedBack : balance} /> : '—'}</dd>
           </div>
         </dl>
         <Trouble issues={issues} />

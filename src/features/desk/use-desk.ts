@@ -161,12 +161,13 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const shown = draft.pieces.map((one) => bench.of(one));
   const measured = draft.pieces.every((one) => unread(one, unit).length === 0);
   const complete = measured && shown.every((one) => one.worked && one.issues.length === 0);
-  const price: OrderPrice | undefined = complete
+  const priced = complete
     ? priceOrder(
         shown.map((one) => one.worked!.price!),
         shop.prices,
       )
     : undefined;
+  const price: OrderPrice | undefined = priced?.ok ? priced.value : undefined;
 
   /** Saves the quote; answers its number and revision, or undefined when it was refused (and says why). */
   const save = useCallback(async (): Promise<{ number: number; revision: number } | undefined> => {

@@ -8,7 +8,7 @@ import { useState } from 'react';
 import { type ShopSettings, settingsSchema } from '@/contract/settings';
 import type { BackUpView, SettingsView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
-import { post, send } from '@/ui/send';
+import { ask, post, send } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
 import styles from './settings.module.css';
 import { DOOR, KEPT, SETTING_WORDS, bytesText, momentText } from './words';
@@ -49,15 +49,24 @@ function Figure({
   );
 }
 
+/** How often is asked whether a back-up that takes long is there, in ms. */
+const LOOK_AGAIN_MS = 2000;
+
 function BackUps({ backUps }: { backUps: readonly BackUpView[] }) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const make = async () => {
     setBusy(true);
-    const answer = await post('/api/back-up', {});
-    setBusy(false);
+    const answer = await post<{ making?: boolean }>('/api/back-up', {});
     setIssues(answer.ok ? [] : answer.issues);
+    let making = answer.ok && answer.value.making;
+    while (making) {
+      await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN_MS));
+      const now = await ask<{ making: boolean }>('/api/back-up');
+      making = now.ok && now.value.making;
+    }
+    setBusy(false);
     router.refresh();
   };
   return (

@@ -11,6 +11,8 @@ import { makeArchive } from './archive';
 export interface BackUps {
   /** Those in the shop's own folder, the newest first. */
   list(): Promise<BackUpView[]>;
+  /** Whether one is being made. */
+  making(): boolean;
   /** Makes one: in the shop's own folder, where only so many are kept, or in `file`. */
   make(file?: string): Promise<Outcome<BackUpView>>;
   /** Makes the nightly one when it is due; answers what came of it. */
@@ -83,5 +85,5 @@ export function backUpsOf(folder: string, db: Db, clock: Clock, kept: () => Prom
     notBefore = made.ok ? 0 : now.getTime() + AGAIN_MS;
     return made;
   };
-  return { list, make, nightly };
+  return { list, making: () => busy, make, nightly };
 }

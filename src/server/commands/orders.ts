@@ -97,6 +97,11 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   if (await invented(tx, payload)) return bad(issue('material-invented'));
   const worked = await workPieces(tx, context, payload.pieces);
   if (!worked.ok) return worked;
+  const priced = priceOrder(
+    worked.value.worked.map((piece) => piece.price!),
+    worked.value.books.prices,
+  );
+  if (!priced.ok) return priced;
   const written = await writeQuote(tx, payload, context, worked.value.books);
   if (!written.ok) return written;
   const pieces = payload.pieces.map((piece, index) => ({
@@ -178,10 +183,12 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (stop.length > 0) return bad(...stop);
   const unpriced = worked.flatMap((piece) => piece.price!.missing);
   if (unpriced.length > 0) return bad(issue('price-missing', { name: unpriced[0]! }));
-  const agreed = priceOrder(
+  const priced = priceOrder(
     worked.map((piece) => piece.price!),
     books.prices,
   );
+  if (!priced.ok) return priced;
+  const agreed = priced.value;
   if (agreed.total !== total) return bad(issue('price-changed', { seen: total, now: agreed.total }));
 
   for (const [index, piece] of pieces.entries()) {

@@ -5,6 +5,7 @@ import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
+import { good } from '@/core/issue';
 import { formatMoney } from '@/core/units/money';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import { buildName } from '@/words/builds';
@@ -98,12 +99,14 @@ function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
 export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): Promise<Uint8Array | undefined> {
   const results = resultsOf(order, shop);
   if (results.length !== order.pieces.length) return undefined;
-  const price =
-    order.agreed ??
-    priceOrder(
-      results.map((one) => one.price!),
-      shop.prices,
-    );
+  const priced = order.agreed
+    ? good(order.agreed)
+    : priceOrder(
+        results.map((one) => one.price!),
+        shop.prices,
+      );
+  if (!priced.ok) return undefined;
+  const price = priced.value;
   const sheet = await Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
   head(sheet, order, shop.name);
   let y = 50;
