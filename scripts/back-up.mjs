@@ -1,6 +1,8 @@
 /** npm run back-up [file]: one file of the whole data folder (LOPREN_DATA), made while the shop runs. */
-import { build, install, run } from './lib.mjs';
+import { spawnSync } from 'node:child_process';
+import { build, install } from './lib.mjs';
 
 install();
 build();
-run('node', ['.build/back-up.mjs', ...process.argv.slice(2)]);
+const done = spawnSync(process.execPath, ['.build/back-up.mjs', ...process.argv.slice(2)], { stdio: 'inherit' });
+process.exit(done.status ?? 1);

@@ -7,5 +7,7 @@ await serve({
   LOPREN_DEMO: '1',
   LOPREN_DATA: process.env.LOPREN_DATA ?? 'data-demo',
   LOPREN_SAYS: 'Lopren’s demo shop is open at',
-  LOPREN_ADDS: 'The sign-in page shows its people and their PINs. Ctrl C closes it.\n',
+  LOPREN_ADDS: process.env.LOPREN_HOST
+    ? 'Its PINs stand in demo/people.ts: other machines are not told them. Ctrl C closes it.\n'
+    : 'The sign-in page shows its people and their PINs. Ctrl C closes it.\n',
 });

@@ -101,6 +101,7 @@ for (const [name, place] of [
   ['board', '/board'],
   ['bench', '/bench/2421-1'],
   ['collect', '/collect/2417'],
+  ['settings', '/settings'],
 ] as const) {
   await page.goto(place);
   await page.locator('main:not([aria-busy])').waitFor();

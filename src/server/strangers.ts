@@ -6,7 +6,7 @@ import { house } from './compose';
 export interface SignInView {
   readonly shop: string;
   readonly people: readonly string[];
-  /** Only in a demo. */
+  /** Only in a demo that listens on its own machine only. */
   readonly demo: readonly { readonly name: string; readonly role: string; readonly pin: string }[];
 }
 
@@ -18,7 +18,8 @@ export async function signInView(): Promise<SignInView | undefined> {
   return {
     shop: books.shop.name,
     people: (await listStaff(of.db)).filter((one) => one.active).map((one) => one.name),
-    demo: of.demo ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : [],
+    demo:
+      of.demo && process.env.LOPREN_HOST === undefined ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : [],
   };
 }
 

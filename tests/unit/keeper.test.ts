@@ -118,6 +118,13 @@ describe('the lock', () => {
     await over;
   });
 
+  it('is taken in a folder that is its owner’s alone from then on', async () => {
+    const folder = fresh();
+    fs.mkdirSync(folder, { mode: 0o755 });
+    (await takeFolder(folder)).close();
+    expect(fs.statSync(folder).mode & 0o777).toBe(0o700);
+  });
+
   it('waits for an owner that is just ending', async () => {
     const folder = fresh();
     const first = await takeFolder(folder);

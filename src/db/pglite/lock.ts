@@ -41,6 +41,15 @@ function openLockFile(file: string): number {
   }
 }
 
+/** Customers and money lie in it. Where the file system knows no owners, it stays as it is. */
+function ownersOnly(folder: string): void {
+  try {
+    if ((fs.statSync(folder).mode & 0o077) !== 0) fs.chmodSync(folder, 0o700);
+  } catch {
+    // A read-only volume is told below, by the lock.
+  }
+}
+
 function locked(fd: number, folder: string): boolean {
   try {
     return tryLock(fd);
@@ -64,6 +73,7 @@ export async function takeFolder(folder: string, patience = PATIENCE): Promise<F
       `The data folder cannot be made: ${error instanceof Error ? error.message : String(error)}.`,
     );
   }
+  ownersOnly(folder);
   const fd = openLockFile(path.join(/*turbopackIgnore: true*/ folder, 'lock'));
   const until = performance.now() + patience;
   try {

@@ -109,8 +109,12 @@ export function Security({ view }: { view: SecurityView }) {
                   {one.name} {one.here && <span className="soft">(this screen)</span>}
                 </td>
                 <td>{addressText(one.address)}</td>
-                <td>{momentText(one.since)}</td>
-                <td>{momentText(one.seen)}</td>
+                <td>
+                  <time dateTime={one.since}>{momentText(one.since)}</time>
+                </td>
+                <td>
+                  <time dateTime={one.seen}>{momentText(one.seen)}</time>
+                </td>
               </tr>
             ))}
           </tbody>
@@ -132,7 +136,9 @@ export function Security({ view }: { view: SecurityView }) {
             <tbody>
               {view.events.map((one) => (
                 <tr key={one.id}>
-                  <td>{momentText(one.at)}</td>
+                  <td>
+                    <time dateTime={one.at}>{momentText(one.at)}</time>
+                  </td>
                   <td>{one.what}</td>
                   <td>{one.person}</td>
                   <td>{addressText(one.address)}</td>

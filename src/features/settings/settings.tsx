@@ -89,7 +89,9 @@ function BackUps({ backUps }: { backUps: readonly BackUpView[] }) {
         <tbody>
           {backUps.map((one) => (
             <tr key={one.name}>
-              <td>{momentText(one.at)}</td>
+              <td>
+                <time dateTime={one.at}>{momentText(one.at)}</time>
+              </td>
               <td>{one.name}</td>
               <td className="num">{bytesText(one.bytes)}</td>
             </tr>

@@ -8,6 +8,8 @@
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { createGunzip, createGzip } from 'node:zlib';
 import * as tar from 'tar';
 import { type Outcome, bad, good, issue } from '@/core/issue';
 
@@ -21,7 +23,9 @@ const LEFT_OUT_INSIDE = new Set(['db/postmaster.pid', 'db/postmaster.opts']);
  * steps of some ms, a few in whole seconds.
  */
 const youngMs = ({ mtimeNs }: fs.BigIntStats) => (mtimeNs % 1_000_000_000n === 0n ? 2500 : 100);
-const AT_ONCE = 16;
+const AT_ONCE = 8;
+/** Bytes that are copied between two flushes. */
+const STEP = 2 * 2 ** 20;
 /** What must stay free beside the copy and the back-up, in bytes. */
 const SPARE = 128 * 2 ** 20;
 
@@ -57,12 +61,36 @@ async function filesIn(folder: string): Promise<string[]> {
 type Seen = Map<string, string>;
 const markOf = ({ size, mtimeNs }: fs.BigIntStats) => `${size} ${mtimeNs}`;
 
+/**
+ * Copies with a flush every few MB: a file system that flushes new blocks with the next commit of its journal would let
+ * the next commit of the database wait for all of the copy.
+ */
+async function copySteadily(from: string, to: string): Promise<void> {
+  const source = await fs.promises.open(from, 'r');
+  try {
+    const target = await fs.promises.open(to, 'w', 0o600);
+    try {
+      const chunk = Buffer.allocUnsafe(STEP);
+      for (;;) {
+        const { bytesRead } = await source.read(chunk, 0, STEP, null);
+        if (bytesRead === 0) break;
+        await target.write(chunk, 0, bytesRead);
+        if (bytesRead === STEP) await target.datasync();
+      }
+    } finally {
+      await target.close();
+    }
+  } finally {
+    await source.close();
+  }
+}
+
 async function copyFile(folder: string, into: string, name: string): Promise<string | undefined> {
   const from = path.join(/*turbopackIgnore: true*/ folder, name);
   try {
     const mark = markOf(await fs.promises.stat(from, { bigint: true }));
     await fs.promises.mkdir(path.dirname(path.join(/*turbopackIgnore: true*/ into, name)), { recursive: true });
-    await fs.promises.copyFile(from, path.join(/*turbopackIgnore: true*/ into, name), fs.constants.COPYFILE_FICLONE);
+    await copySteadily(from, path.join(/*turbopackIgnore: true*/ into, name));
     return mark;
   } catch (error) {
     // Gone meanwhile: the second pass knows.
@@ -155,7 +183,7 @@ export async function makeArchive({ folder, file, at, hold }: MakeOptions): Prom
     const manifest: Manifest = { format: FORMAT, at: at.toISOString(), files };
     fs.writeFileSync(path.join(/*turbopackIgnore: true*/ copy, MANIFEST), JSON.stringify(manifest));
     const rest = fs.readdirSync(copy).filter((name) => name !== MANIFEST);
-    await tar.create({ file: making, cwd: copy, gzip: { level: 4 }, portable: true }, [MANIFEST, ...rest]);
+    await pack(copy, [MANIFEST, ...rest], making);
     const wrong = await verifyArchive(making);
     if (wrong) return bad(issue('back-up-failed', { reason: wrong }));
     const fd = fs.openSync(making, 'r+');
@@ -169,6 +197,38 @@ export async function makeArchive({ folder, file, at, hold }: MakeOptions): Prom
   }
 }
 
+/** Tar's own compression works on the thread that everybody waits for; Node's does not. */
+async function pack(folder: string, names: readonly string[], file: string): Promise<void> {
+  const zipped = createGzip({ level: 4 });
+  const packed = tar.create({ cwd: folder, portable: true }, [...names]);
+  packed.on('error', (error) => zipped.destroy(error as Error));
+  packed.pipe(zipped);
+  await pipeline(zipped, fs.createWriteStream(file, { mode: 0o600 }));
+}
+
+interface Takes {
+  write(chunk: Buffer): boolean;
+  end(): void;
+  once(event: string, then: (error?: unknown) => void): unknown;
+}
+/** Gives what is in an archive to a reader of tar, no faster than it takes it; waits until it has all. */
+async function unpack(file: string, into: Takes): Promise<void> {
+  const over = new Promise<void>((resolve, reject) => {
+    into.once('error', reject);
+    into.once('close', () => resolve());
+    into.once('end', () => resolve());
+  });
+  over.catch(() => undefined);
+  const plain = createGunzip();
+  const source = fs.createReadStream(file);
+  source.on('error', (error) => plain.destroy(error));
+  for await (const chunk of source.pipe(plain))
+    if (!into.write(chunk as Buffer))
+      await Promise.race([new Promise<void>((resolve) => into.once('drain', () => resolve())), over]);
+  into.end();
+  await over;
+}
+
 interface Found {
   readonly manifest: Manifest | undefined;
   readonly sums: ReadonlyMap<string, { bytes: number; sha256: string }>;
@@ -179,8 +239,7 @@ async function readArchive(file: string): Promise<Found> {
   const sums = new Map<string, { bytes: number; sha256: string }>();
   let manifest: Manifest | undefined;
   const ends: Promise<void>[] = [];
-  await tar.list({
-    file,
+  const reader = tar.list({
     strict: true,
     onReadEntry: (entry) => {
       if (entry.type !== 'File') return entry.resume();
@@ -203,6 +262,7 @@ async function readArchive(file: string): Promise<Found> {
       );
     },
   });
+  await unpack(file, reader as unknown as Takes);
   await Promise.all(ends);
   return { manifest, sums };
 }
@@ -231,12 +291,12 @@ export async function restoreArchive(file: string, folder: string): Promise<Outc
   if (wrong) return bad(issue('restore-broken', { file, reason: wrong }));
   const { manifest } = await readArchive(file);
   fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
-  await tar.extract({
-    file,
+  const writer = tar.extract({
     cwd: folder,
     strict: true,
     filter: (name, entry) => name !== MANIFEST && (!('type' in entry) || ['File', 'Directory'].includes(entry.type)),
   });
+  await unpack(file, writer as unknown as Takes);
   for (const { path: name } of manifest!.files) {
     const fd = fs.openSync(path.join(/*turbopackIgnore: true*/ folder, name), 'r+');
     fs.fsyncSync(fd);
