@@ -19,13 +19,16 @@ import { foundRow } from '@/db/queries/orders';
 import { schemaIssues } from './door';
 import type { Books } from './house';
 
+/** The books a design is worked out with; without prices for those who see none. */
+export type OpenBooks = Omit<Books, 'prices'> & { readonly prices?: Books['prices'] | undefined };
+
 const WORDS = { caution: sayCaution, wayOut: sayWayOut };
 const NO_HOUSE = { mat: '', moulding: '', glazing: '', backing: '' };
 
 /** One design in, everything that follows from it out. */
 export function openWorkOut(
   body: unknown,
-  books: Books | undefined,
+  books: OpenBooks | undefined,
   unitOut: Unit | undefined,
   withWorking: boolean,
 ): Outcome<WorkOutAnswer> {
@@ -57,7 +60,7 @@ export const isBatch = (body: unknown): body is { readonly designs: readonly unk
 /** Many designs in one request: an answer or its issues for each, in order. Other requests are let through between them. */
 export async function openBatch(
   designs: readonly unknown[],
-  books: Books | undefined,
+  books: OpenBooks | undefined,
   unitOut: Unit | undefined,
   withWorking: boolean,
 ): Promise<Outcome<readonly (WorkOutAnswer | Refused)[]>> {

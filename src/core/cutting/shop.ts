@@ -51,41 +51,48 @@ export interface Wanted {
 const SIDES = { 'top and bottom': ['top', 'bottom'], 'left and right': ['left', 'right'] } as const;
 const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' } as const;
 
+/** Frames whose legs are cut from sticks of the books. */
+const CUT_FROM_STICKS: ReadonlySet<string> = new Set(['frame', 'liner', 'fillet']);
+
+/** `2424-1` for the frame itself, `2424-1 liner`, `2424-1 liner 2`: told apart however many there are. */
+function idOfFrame(ticket: string, of: string, named: Map<string, number>): string {
+  const count = (named.get(of) ?? 0) + 1;
+  named.set(of, count);
+  return [ticket, ...(of === 'frame' ? [] : [of]), ...(count > 1 ? [count] : [])].join(' ');
+}
+
 /** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
 export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
   const { resolved, parts } = worked;
-  const mouldings = [resolved.moulding, ...resolved.inner, ...(resolved.fillet ? [resolved.fillet] : [])];
-  const frames = new Map<string, WantedFrame & { legs: WantedLeg[] }>();
+  const frames = new Map<number, WantedFrame & { legs: WantedLeg[] }>();
+  const named = new Map<string, number>();
   if (open.has('cut-legs'))
     for (const part of parts) {
-      if (part.kind !== 'leg' || part.of === 'pair' || part.of === 'base') continue;
-      const moulding = mouldings.find((one) => one.name === part.name);
-      if (!moulding) continue;
-      const key = `${part.of} ${part.name}`;
-      const id = part.of === 'frame' ? ticket : `${ticket} ${part.of}`;
-      const frame = frames.get(key) ?? {
-        id,
+      if (part.kind !== 'leg' || !CUT_FROM_STICKS.has(part.of)) continue;
+      const frame = frames.get(part.frame) ?? {
+        id: idOfFrame(ticket, part.of, named),
         ticket,
-        moulding: moulding.code,
+        moulding: part.code,
         legs: [],
         ...(part.of === 'frame' ? { inside: worked.sizes.package } : {}),
       };
       for (const side of SIDES[part.side].slice(0, part.count))
-        frame.legs.push({ id: `${id} ${side}`, length: part.cut.longPoint });
-      frames.set(key, frame);
+        frame.legs.push({ id: `${frame.id} ${side}`, length: part.cut.longPoint });
+      frames.set(part.frame, frame);
     }
-  const sheets: readonly { what: WantedPart['what']; list: readonly Sheet[] }[] = [
-    { what: 'mat', list: [...resolved.mats, ...(resolved.mountBoard ? [resolved.mountBoard] : [])] },
-    { what: 'glazing', list: [resolved.glazing] },
-    { what: 'board', list: [resolved.backing] },
+  const { glazing, mountBoard } = resolved;
+  const sheets: readonly { what: WantedPart['what']; codes: readonly string[] }[] = [
+    { what: 'mat', codes: [...resolved.mats, ...(mountBoard ? [mountBoard] : [])].map((one) => one.code) },
+    { what: 'glazing', codes: glazing.type === 'none' ? [] : [glazing.code] },
+    { what: 'board', codes: [resolved.backing.code] },
   ];
   const flat: WantedPart[] = [];
   const count = new Map<string, number>();
   for (const part of parts) {
-    if (part.kind !== 'flat' || !part.sheet) continue;
-    const found = sheets.find(({ list }) => list.some((one) => one.name === part.name));
-    const material = found?.list.find((one) => one.name === part.name);
-    if (!found || !material || !open.has(part.part === 'mount board' ? 'cut-backing' : STEP_OF[found.what])) continue;
+    if (part.kind !== 'flat' || !part.sheet || part.code === undefined) continue;
+    const { code } = part;
+    const found = sheets.find(({ codes }) => codes.includes(code));
+    if (!found || !open.has(part.part === 'mount board' ? 'cut-backing' : STEP_OF[found.what])) continue;
     for (let at = 0; at < part.count; at += 1) {
       const number = (count.get(part.part) ?? 0) + 1;
       count.set(part.part, number);
@@ -95,7 +102,7 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
         id: `${ticket} ${part.part}${number > 1 ? ` ${number}` : ''}`,
         ticket,
         what: found.what,
-        material: material.code,
+        material: code,
         w: part.cut.w,
         h: part.cut.h,
         ...(only ? { drop: { w: only.w, h: only.h } } : {}),

@@ -22,8 +22,51 @@ export const AGREED_UPGRADES: readonly Upgrade[] = [
     why: 'how each figure came about is worked out again when somebody asks',
     upgrade: ({ workings: _workings, ...kept }) => kept,
   },
+  {
+    to: 2,
+    why: 'parts name their material by code and legs their frame; they had the name shown only',
+    upgrade: (agreed) => ({ ...agreed, parts: withCodes(agreed) }),
+  },
 ];
-export const AGREED_VERSION = 1;
+export const AGREED_VERSION = 2;
+
+interface Named {
+  readonly name: string;
+  readonly code: string;
+}
+interface OldPart {
+  readonly kind: string;
+  readonly name: string;
+  readonly of?: string;
+  readonly side?: string;
+  readonly sheet?: boolean;
+}
+interface OldMaterials {
+  readonly moulding?: Named;
+  readonly inner?: readonly Named[];
+  readonly fillet?: Named;
+  readonly mats?: readonly Named[];
+  readonly mountBoard?: Named;
+  readonly glazing?: Named;
+  readonly backing?: Named;
+}
+/** Codes by the names of the piece's own materials; a frame begins with its legs across. */
+function withCodes({ parts, resolved }: Stored): unknown {
+  const of = resolved as OldMaterials;
+  const codeIn = (list: readonly (Named | undefined)[], name: string) => list.find((one) => one?.name === name)?.code;
+  let frame = -1;
+  return (parts as readonly OldPart[]).map((part) => {
+    if (part.kind === 'leg') {
+      if (part.side === 'top and bottom' && part.of !== 'lip') frame += 1;
+      const code = codeIn([of.moulding, ...(of.inner ?? []), of.fillet], part.name);
+      return { ...part, frame, code: code ?? of.moulding?.code ?? '' };
+    }
+    if (part.kind !== 'flat' || !part.sheet) return part;
+    const name = part.name.replace(/, back pane$/, '');
+    const code = codeIn([...(of.mats ?? []), of.mountBoard, of.glazing, of.backing], name);
+    return code === undefined ? part : { ...part, code };
+  });
+}
 
 const isStored = (value: unknown): value is Stored =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -15,8 +15,10 @@ export interface FlatPart {
   readonly count: number;
   readonly exact: Size;
   readonly cut: Size;
-  /** It is cut from a sheet of the books, whose name it has. */
+  /** It is cut from a sheet of the shop. */
   readonly sheet?: boolean;
+  /** Code of that sheet in the books, where it is one of theirs. */
+  readonly code?: string;
   /** Of a mat: its layer, and the windows as they are cut in it. */
   readonly layer?: CutLayer;
   readonly windows?: readonly Window[];
@@ -25,6 +27,10 @@ export interface FlatPart {
 }
 export interface LegPart extends Leg {
   readonly kind: 'leg';
+  /** Which of the piece's frames it belongs to, counted from the inside. */
+  readonly frame: number;
+  /** Code of the moulding it is cut from. */
+  readonly code: string;
   readonly mitre: 45;
 }
 export interface StripPart {
@@ -56,10 +62,21 @@ function looseParts(loose: readonly Loose[], step: Length): Part[] {
 export function partsOf({ design }: Pick<Job, 'design'>, laid: Laid, scope: Scoped, settings: Settings): Part[] {
   const practice = practiceOf(settings.practice, design.practice);
   const step = settings.cuttingStep;
-  const legs = laid.frames.flatMap((frame) => frame.legs.map((leg): LegPart => ({ kind: 'leg', ...leg, mitre: 45 })));
+  const legs = laid.frames.flatMap(({ legs: list, moulding }, frame) =>
+    list.map((leg): LegPart => ({ kind: 'leg', ...leg, frame, code: moulding.code, mitre: 45 })),
+  );
   const flat = laid.layers.flatMap((layer): FlatPart[] => {
     if (!layer.size) return [];
-    const of = { kind: 'flat', part: layer.part, name: layer.name, count: 1, exact: layer.size, sheet: true } as const;
+    const { part, name, size: exact, sheet } = layer;
+    const of = {
+      kind: 'flat',
+      part,
+      name,
+      count: 1,
+      exact,
+      sheet: true,
+      ...(sheet ? { code: sheet.code } : {}),
+    } as const;
     const cut = cutInto(layer.size, step);
     const mat =
       layer.part === 'hidden spacer'

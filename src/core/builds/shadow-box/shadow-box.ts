@@ -130,6 +130,8 @@ export const shadowBox = build({
           colour: '#fdfcf8',
           thickness: mountBoard,
           size: pack,
+          // Cut from the same sheets as a back of that board.
+          ...(job.backing.type === 'foam' && job.backing.thickness === mountBoard ? { sheet: job.backing } : {}),
           kg: sheetKg(pack, mountBoard, DENSITY.foam),
         };
     const sides: Layer = {
