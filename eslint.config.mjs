@@ -62,6 +62,28 @@ const config = [
     },
   },
   {
+    files: ['src/features/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: [
+                '@/core/cutting/engine',
+                '@/core/cutting/baseline',
+                '@/core/cutting/*/search',
+                '@/core/cutting/*/session',
+              ],
+              allowTypeImports: true,
+              message: 'plans are searched for on the server; a page ships no search',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

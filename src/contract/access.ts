@@ -41,6 +41,7 @@ export const ROUTES = {
   'POST /api/mat-cutter': ALL,
   'GET /api/orders/[number]': COUNTER,
   'GET /api/rack': ALL,
+  'POST /api/rack/apart': COUNTER,
   'POST /api/session': 'anybody',
   'DELETE /api/session': 'anybody',
   'GET /api/terminal': COUNTER,

@@ -128,7 +128,8 @@ export async function openFront(options: FrontOptions): Promise<Front> {
   const refuse = (request: Request, response: Response, status: number, sentence: string, more = {}) => {
     request.removeAllListeners('data');
     request.resume();
-    say(response, status, sentence, { ...more, ...last });
+    // No `connection: close`: it would end the line under whoever is still writing.
+    say(response, status, sentence, more);
     setTimeout(() => request.readableEnded || request.destroy(), LINGER_MS).unref();
   };
 

@@ -19,6 +19,7 @@ test('a second browser sees a change at the bench without being asked', async ({
   await page.goto(`/bench/${number}-1`);
   await page.getByRole('button', { name: /All here/ }).click();
   await expect(row).toContainText('Cut the legs');
+  await expect(page.getByRole('heading', { name: 'Cut the legs' })).toBeVisible();
   await page.getByRole('button', { name: 'Hold' }).click();
   await page.getByLabel('Reason').fill('Which grey?');
   await page.keyboard.press('Enter');

@@ -1,7 +1,8 @@
 /** What a job needs from stick and sheet: each part by the code of its material, each frame by itself. */
 import { describe, expect, it } from 'vitest';
 import { Engine, composeSticks, jobsOfSticks } from '@/core/cutting/engine';
-import { requestsFor, wantedOf } from '@/core/cutting/shop';
+import { wantedOf } from '@/core/cutting/demand';
+import { requestsFor } from '@/core/cutting/plan-request';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import type { Design } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';

@@ -5,6 +5,7 @@
  */
 import Papa from 'papaparse';
 import { type Issue, issue } from '../issue';
+import { type Pausing, atOnce } from '../pausing';
 import { type Moulding, PROFILES, TIMBERS } from '../materials';
 import { FINEST, fieldText } from '../units/format-length';
 import { type Length, type Unit, UNITS_PER_MM } from '../units/length';
@@ -132,7 +133,7 @@ function readFields(fields: Fields): Listed | Issue[] {
 const SLICE = 200;
 
 /** Reads a whole list, pausing every so many rows so that others get their turn. Never throws, whatever the text is. */
-export function* readingMouldingList(text: string): Generator<undefined, ReadList> {
+export function* readingMouldingList(text: string): Pausing<ReadList> {
   const fail = (...issues: Issue[]): ReadList => ({ issues, ignored: [], rows: [] });
   if (text.trim() === '') return fail(issue('list-nothing'));
   if (text.includes('\u0000')) return fail(issue('list-binary'));
@@ -224,7 +225,7 @@ export interface PlannedRow {
 }
 
 /** What the list would do to the books, row by row, pausing as reading does. Codes that differ by case only are one. */
-export function* planningImport(list: ReadList, books: readonly Listed[]): Generator<undefined, PlannedRow[]> {
+export function* planningImport(list: ReadList, books: readonly Listed[]): Pausing<PlannedRow[]> {
   const byCode = new Map(books.map((one) => [one.code.toLowerCase(), one]));
   const planRow = (one: ReadRow): PlannedRow => {
     const { row, code, name } = one;
@@ -259,13 +260,6 @@ export function* planningImport(list: ReadList, books: readonly Listed[]): Gener
   return plan;
 }
 
-/** Runs to the end without a pause. */
-function atOnce<T>(work: Generator<undefined, T>): T {
-  for (;;) {
-    const { done, value } = work.next();
-    if (done) return value;
-  }
-}
 export const readMouldingList = (text: string): ReadList => atOnce(readingMouldingList(text));
 export const planImport = (list: ReadList, books: readonly Listed[]): PlannedRow[] =>
   atOnce(planningImport(list, books));

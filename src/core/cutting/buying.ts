@@ -7,7 +7,8 @@ import type { Moulding } from '../materials';
 import { STANDARD_SIZES } from '../sizing/match';
 import { type Length, type Size, toMm } from '../units/length';
 import type { SticksPlan, SticksRequest } from './request';
-import { type WantedFrame, centsPerMm } from './shop';
+import type { WantedFrame } from './demand';
+import { centsPerMm } from './plan-request';
 
 export const TERMS = {
   stick: { days: 2 },

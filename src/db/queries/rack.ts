@@ -1,7 +1,8 @@
 /** The rack, whole sticks and sheets on hand, and the plans that took from them. */
 import { z } from 'zod';
-import type { CutPlans, CutRequests, PlanFigures } from '@/core/cutting/shop';
-import type { RackPiece } from '@/core/cutting/shop';
+import type { CutPlans, PlanFigures } from '@/core/cutting/plan-figures';
+import type { CutRequests } from '@/core/cutting/plan-request';
+import type { RackPiece } from '@/core/cutting/plan-request';
 import { type Length, length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';

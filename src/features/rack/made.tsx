@@ -7,7 +7,7 @@ import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState } from 'react';
 import type { MadePlanView, RackView } from '@/contract/views';
-import type { PlanFigures } from '@/core/cutting/shop';
+import type { PlanFigures } from '@/core/cutting/plan-figures';
 import type { Issue } from '@/core/issue';
 import { parseLength } from '@/core/units/parse-length';
 import { send } from '@/ui/send';

@@ -6,7 +6,7 @@ import type { RackView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
 import type { CutLayerName, Dot } from '@/core/mat-cut/paths';
 import { Len } from '@/ui/figures';
-import { lengthOf } from '@/core/cutting/shop';
+import { lengthOf } from '@/core/cutting/plan-figures';
 import { ask } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
 import { RackPlaces, useRack } from './rack-places';

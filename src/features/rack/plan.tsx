@@ -8,10 +8,13 @@ import { useMemo, useState } from 'react';
 import type { CutJobView, RackPieceView, RackView } from '@/contract/views';
 import { moveLeg } from '@/core/cutting/arrange';
 import { buyingOf } from '@/core/cutting/buying';
-import { type RackPiece, type Wanted, figuresOf, jobByJob, requestsFor } from '@/core/cutting/shop';
+import type { Apart } from '@/core/cutting/baseline';
+import type { Wanted } from '@/core/cutting/demand';
+import { figuresOf } from '@/core/cutting/plan-figures';
+import { type RackPiece, requestsFor } from '@/core/cutting/plan-request';
 import type { Issue } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
-import { send } from '@/ui/send';
+import { post, send } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
 import { dayName } from '@/words/materials';
 import { RackPlaces, nameOf, useRack } from './rack-places';
@@ -97,10 +100,13 @@ function Jobs({
   );
 }
 
+/** Until the server has told what it would cost job by job. */
+const NOT_KNOWN: Apart = { sticks: 0, sheets: 0 };
+
 type Both = ReturnType<typeof figuresOf>;
 
 /** What a plan comes to: in material, and in money for those who see costs. */
-function Outcome({ figures, money }: { figures: Both['sticks']; money: boolean }) {
+function Outcome({ figures, money, compared }: { figures: Both['sticks']; money: boolean; compared: boolean }) {
   const share = figures.opened > 0 ? figures.lost / figures.opened : 0;
   const saved = figures.apart - figures.cost;
   return (
@@ -122,7 +128,8 @@ function Outcome({ figures, money }: { figures: Both['sticks']; money: boolean }
           <div>
             <dt>Cut job by job it would be</dt>
             <dd>
-              <b>{cents(figures.apart)}</b> {saved > 0.5 && <span className={styles.saved}>{cents(saved)} saved</span>}
+              <b>{compared ? cents(figures.apart) : '…'}</b>{' '}
+              {compared && saved > 0.5 && <span className={styles.saved}>{cents(saved)} saved</span>}
             </dd>
           </div>
         </>
@@ -189,6 +196,7 @@ export function Plan({ first }: { first: RackView }) {
   });
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
+  const [apart, setApart] = useState<Apart>();
   const planning = usePlan();
   const { plans } = planning;
 
@@ -217,7 +225,12 @@ export function Plan({ first }: { first: RackView }) {
     setPlanned({ ...state, tickets: [...tickets], id: crypto.randomUUID() });
     setLocked({ sticks: new Set(), sheets: new Set() });
     setIssues([]);
+    setApart(undefined);
     planning.start(state.requests, ms);
+    if (from.money)
+      void post<Apart>('/api/rack/apart', { tickets: [...tickets] }).then((answer) =>
+        setApart(answer.ok ? answer.value : undefined),
+      );
     if (state.requests.sticks.frames.length === 0) setTab('sheets');
   };
   const rest = () => {
@@ -261,8 +274,7 @@ export function Plan({ first }: { first: RackView }) {
     }
     setIssues(answer.issues);
   };
-  const apart = useMemo(() => (planned ? jobByJob(planned.requests) : undefined), [planned]);
-  const figures = planned && plans && apart ? figuresOf(planned.requests, plans, apart) : undefined;
+  const figures = planned && plans ? figuresOf(planned.requests, plans, apart ?? NOT_KNOWN) : undefined;
   const name = (code: string) => nameOf(rack, code);
   const unmade = plans ? [...plans.sticks.unmade, ...plans.sheets.unmade] : [];
   const flip = (kind: 'sticks' | 'sheets', at: number) =>
@@ -345,7 +357,7 @@ export function Plan({ first }: { first: RackView }) {
                     </p>
                   </Note>
                 )}
-                <Outcome figures={figures[tab]} money={rack.money} />
+                <Outcome figures={figures[tab]} money={rack.money} compared={apart !== undefined} />
                 {tab === 'sticks' ? (
                   <>
                     <StickPlan

@@ -1,7 +1,7 @@
 'use client';
 /** Sheets as they are cut: to scale, with the order of the cuts and what is left. */
 import type { PlannedSheet, SheetsPlan, SheetsRequest } from '@/core/cutting/request';
-import { lengthOf } from '@/core/cutting/shop';
+import { lengthOf } from '@/core/cutting/plan-figures';
 import { sheetScene } from '@/core/drawing/cuts';
 import { formatLength } from '@/core/units/format-length';
 import { Len } from '@/ui/figures';

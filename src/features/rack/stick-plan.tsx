@@ -2,7 +2,7 @@
 /** Sticks as they are cut: each to scale, its stops in order with running positions, what is left. */
 import { useState } from 'react';
 import type { PlannedBar, SticksPlan, SticksRequest } from '@/core/cutting/request';
-import { lengthOf } from '@/core/cutting/shop';
+import { lengthOf } from '@/core/cutting/plan-figures';
 import { stickScene } from '@/core/drawing/cuts';
 import { Len } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { restOfSheets, restOfSticks, withRestOfSheets, withRestOfSticks } from '@/core/cutting/arrange';
 import type { PlannedBar, PlannedSheet, SheetsPlan, SticksPlan } from '@/core/cutting/request';
-import type { CutRequests } from '@/core/cutting/shop';
+import type { CutRequests } from '@/core/cutting/plan-request';
 import { type Issue, issue } from '@/core/issue';
 
 export interface Plans {

@@ -1,5 +1,5 @@
 /** What the rack and the plans say. */
-import type { PlanFigures } from '@/core/cutting/shop';
+import type { PlanFigures } from '@/core/cutting/plan-figures';
 import { formatMoney, money } from '@/core/units/money';
 
 export const cents = (value: number): string => formatMoney(money(Math.round(value)));

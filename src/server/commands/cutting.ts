@@ -2,15 +2,10 @@
 import { bare } from '@/core/agreed';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
-import {
-  type CutPlans,
-  type CutRequests,
-  type Wanted,
-  dropId,
-  figuresOf,
-  jobByJob,
-  lengthOf,
-} from '@/core/cutting/shop';
+import { jobByJob } from '@/core/cutting/baseline';
+import type { Wanted } from '@/core/cutting/demand';
+import { type CutPlans, figuresOf, lengthOf } from '@/core/cutting/plan-figures';
+import { type CutRequests, dropId } from '@/core/cutting/plan-request';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import {
   type NewPiece,
@@ -35,6 +30,7 @@ import type { Tx } from '@/db/client';
 import type { By } from '@/db/queries/rows';
 import { cutRequests } from '../cutting/needs';
 import type { Handler } from '../door';
+import { inSlices } from '../slices';
 
 /** What a check finds when the rack or the jobs have changed since the plan was made, and not the plan is wrong. */
 const MOVED = ['source-unknown', 'source-used-up', 'leg-unknown', 'part-unknown', 'frame-not-whole', 'part-missing'];
@@ -157,7 +153,7 @@ export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ..
   if (plans.sticks.bars.length + plans.sheets.sheets.length === 0) return bad(issue('plan-empty'));
   const number = await nextPlanNumber(tx);
   const { codes, ...effect } = await take(tx, comesOf(requests, plans, wanted, number), now, by);
-  const figures = figuresOf(requests, plans, jobByJob(requests));
+  const figures = figuresOf(requests, plans, await inSlices(jobByJob(requests)));
   await insertPlan(tx, { id, number, at: now, by, request: requests, plan: plans, figures, effect });
   const ticketOf = new Map([
     ...wanted.frames.flatMap((frame) => frame.legs.map((leg) => [leg.id, frame.ticket] as const)),

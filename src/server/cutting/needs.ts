@@ -1,6 +1,7 @@
 /** What the shop's jobs need cut now, and the request for a plan of them. */
 import type { CutJobView } from '@/contract/views';
-import { type CutRequests, type Wanted, requestsFor, wantedOf } from '@/core/cutting/shop';
+import { type Wanted, wantedOf } from '@/core/cutting/demand';
+import { type CutRequests, requestsFor } from '@/core/cutting/plan-request';
 import type { StepKey } from '@/core/route/route';
 import type { Queries } from '@/db/client';
 import { agreedOfAll, openJobs, stepsOfAll } from '@/db/queries/jobs';

@@ -1,6 +1,7 @@
 /** The cut sheet: sticks for the saw, sheets for the mat cutter and the glass, to scale, with stops in order. */
 import type { PlannedBar, PlannedSheet } from '@/core/cutting/request';
-import { type CutPlans, type CutRequests, lengthOf } from '@/core/cutting/shop';
+import { type CutPlans, lengthOf } from '@/core/cutting/plan-figures';
+import type { CutRequests } from '@/core/cutting/plan-request';
 import { sheetScene, stickScene } from '@/core/drawing/cuts';
 import type { ListedMaterials } from '@/core/materials';
 import type { Unit } from '@/core/units/length';

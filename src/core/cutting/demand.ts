@@ -1,0 +1,96 @@
+/** What the jobs of a shop still need cut from sticks and sheets. Source: handbook, cutting. */
+import type { StepKey } from '../route/route';
+import type { Length, Size } from '../units/length';
+import type { WorkedOut } from '../work-out';
+
+export interface WantedLeg {
+  readonly id: string;
+  readonly length: Length;
+}
+/** All legs of one frame of a job; those that were cut before are left out. */
+export interface WantedFrame {
+  readonly id: string;
+  readonly ticket: string;
+  readonly moulding: string;
+  readonly legs: readonly WantedLeg[];
+  /** What goes into it: a frame of a standard size can be bought ready made. */
+  readonly inside?: Size;
+}
+export interface WantedPart {
+  readonly id: string;
+  readonly ticket: string;
+  readonly what: 'mat' | 'glazing' | 'board';
+  readonly material: string;
+  readonly w: Length;
+  readonly h: Length;
+  /** The largest piece that falls from its windows, when it is a rectangle. */
+  readonly drop?: { readonly w: Length; readonly h: Length };
+}
+export interface Wanted {
+  readonly frames: readonly WantedFrame[];
+  readonly parts: readonly WantedPart[];
+}
+
+const SIDES = { 'top and bottom': ['top', 'bottom'], 'left and right': ['left', 'right'] } as const;
+const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' } as const;
+
+/** Frames whose legs are cut from sticks of the books. */
+const CUT_FROM_STICKS: ReadonlySet<string> = new Set(['frame', 'liner', 'fillet']);
+
+/** `2424-1` for the frame itself, `2424-1 liner`, `2424-1 liner 2`: told apart however many there are. */
+function idOfFrame(ticket: string, of: string, named: Map<string, number>): string {
+  const count = (named.get(of) ?? 0) + 1;
+  named.set(of, count);
+  return [ticket, ...(of === 'frame' ? [] : [of]), ...(count > 1 ? [count] : [])].join(' ');
+}
+
+/** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
+export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
+  const { resolved, parts } = worked;
+  const frames = new Map<number, WantedFrame & { legs: WantedLeg[] }>();
+  const named = new Map<string, number>();
+  if (open.has('cut-legs'))
+    for (const part of parts) {
+      if (part.kind !== 'leg' || !CUT_FROM_STICKS.has(part.of)) continue;
+      const frame = frames.get(part.frame) ?? {
+        id: idOfFrame(ticket, part.of, named),
+        ticket,
+        moulding: part.code,
+        legs: [],
+        ...(part.of === 'frame' ? { inside: worked.sizes.package } : {}),
+      };
+      for (const side of SIDES[part.side].slice(0, part.count))
+        frame.legs.push({ id: `${frame.id} ${side}`, length: part.cut.longPoint });
+      frames.set(part.frame, frame);
+    }
+  const { glazing, mountBoard } = resolved;
+  const sheets: readonly { what: WantedPart['what']; codes: readonly string[] }[] = [
+    { what: 'mat', codes: [...resolved.mats, ...(mountBoard ? [mountBoard] : [])].map((one) => one.code) },
+    { what: 'glazing', codes: glazing.type === 'none' ? [] : [glazing.code] },
+    { what: 'board', codes: [resolved.backing.code] },
+  ];
+  const flat: WantedPart[] = [];
+  const count = new Map<string, number>();
+  for (const part of parts) {
+    if (part.kind !== 'flat' || !part.sheet || part.code === undefined) continue;
+    const { code } = part;
+    const found = sheets.find(({ codes }) => codes.includes(code));
+    if (!found || !open.has(part.part === 'mount board' ? 'cut-backing' : STEP_OF[found.what])) continue;
+    for (let at = 0; at < part.count; at += 1) {
+      const number = (count.get(part.part) ?? 0) + 1;
+      count.set(part.part, number);
+      const window = part.windows?.filter((one) => one.shape.shape === 'rectangle');
+      const only = window?.length === 1 && part.windows?.length === 1 ? part.layer?.cut.window : undefined;
+      flat.push({
+        id: `${ticket} ${part.part}${number > 1 ? ` ${number}` : ''}`,
+        ticket,
+        what: found.what,
+        material: code,
+        w: part.cut.w,
+        h: part.cut.h,
+        ...(only ? { drop: { w: only.w, h: only.h } } : {}),
+      });
+    }
+  }
+  return { frames: [...frames.values()], parts: flat };
+}
