@@ -121,7 +121,8 @@ export async function openFront(options: FrontOptions): Promise<Front> {
   const agent = new http.Agent({ keepAlive: true, maxSockets: Number.POSITIVE_INFINITY });
   const sockets = new Set<Socket>();
   const inHand = new Set<Response>();
-  const streams = new Set<Response>();
+  /** Open streams and where they come from. */
+  const streams = new Map<Response, http.IncomingMessage>();
   let closing = false;
   const last: Record<string, string> = tls ? {} : { connection: 'close' };
   /** Answers what is still being sent, and ends its line a moment later: whoever writes hears it only while it is open. */
@@ -176,9 +177,11 @@ export async function openFront(options: FrontOptions): Promise<Front> {
       clearTimeout(late);
       inHand.delete(response);
       streams.delete(response);
-      asked.destroy();
+      // What was answered whole has given its line back, and another request may have it.
+      if (!response.writableFinished) asked.destroy();
     };
     response.once('close', over);
+    response.on('error', () => asked.destroy());
     asked.on('error', () => {
       if (!response.headersSent) say(response, 502, 'The shop does not answer.');
       else response.end();
@@ -191,7 +194,7 @@ export async function openFront(options: FrontOptions): Promise<Front> {
       const passed: http.OutgoingHttpHeaders = { 'x-content-type-options': 'nosniff' };
       for (const [name, value] of Object.entries(answer.headers)) if (!NOT_PASSED_ON.test(name)) passed[name] = value;
       if (scheme === 'https') passed['strict-transport-security'] = 'max-age=31536000';
-      if (String(answer.headers['content-type']).startsWith('text/event-stream')) streams.add(response);
+      if (String(answer.headers['content-type']).startsWith('text/event-stream')) streams.set(response, answer);
       if (response.headersSent) return void answer.resume();
       if (answer.statusCode === 500 && !options.available()) {
         answer.resume();
@@ -249,7 +252,10 @@ export async function openFront(options: FrontOptions): Promise<Front> {
     async close() {
       closing = true;
       const closed = new Promise<void>((resolve) => server.close(() => resolve()));
-      for (const stream of streams) stream.end();
+      for (const [response, answer] of streams) {
+        answer.unpipe(response as http.ServerResponse);
+        response.end();
+      }
       const until = performance.now() + LAST_MS;
       while ([...inHand].some((one) => !streams.has(one)) && performance.now() < until)
         await new Promise((resolve) => setTimeout(resolve, 20));

@@ -27,7 +27,9 @@ const answer: http.RequestListener = (request, response) => {
     seen.push({ method: request.method!, url: request.url!, headers: request.headers, bytes });
     if (request.url === '/api/live') {
       response.writeHead(200, { 'content-type': 'text/event-stream' });
-      return void response.write(': open\n\n');
+      // It goes on talking, also when the front has ended it.
+      const beat = setInterval(() => response.write(': here\n\n'), 10);
+      return void response.once('close', () => clearInterval(beat));
     }
     if (request.url === '/fails') return void response.writeHead(500).end('oops');
     const ms = Number(/slow=(\d+)/.exec(request.url!)?.[1] ?? 0);
