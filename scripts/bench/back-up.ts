@@ -27,7 +27,8 @@ const others: number[] = [];
 const writing = (async () => {
   while (!stop) {
     const from = performance.now();
-    await db.transaction((tx) => tx.query("INSERT INTO filler VALUES (1, 'later')"));
+    const page = Math.floor(Math.random() * ((MEGABYTES * 1e6) / 8192));
+    await db.transaction((tx) => tx.query('UPDATE filler SET n = n + 1 WHERE ctid = $1::tid', [`(${page},1)`]));
     others.push(performance.now() - from);
     await new Promise((resolve) => setTimeout(resolve, 5));
   }

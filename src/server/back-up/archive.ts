@@ -85,6 +85,27 @@ async function copySteadily(from: string, to: string): Promise<void> {
   }
 }
 
+/** Makes a copy as its source is now, writing only what differs: of a large file that changed here and there, little. */
+async function copyDifferences(from: string, to: string): Promise<void> {
+  const source = await fs.promises.open(from, 'r');
+  const target = await fs.promises.open(to, 'r+');
+  try {
+    const [is, was] = [Buffer.allocUnsafe(STEP), Buffer.allocUnsafe(STEP)];
+    let at = 0;
+    for (;;) {
+      const [now, then] = await Promise.all([source.read(is, 0, STEP, at), target.read(was, 0, STEP, at)]);
+      if (now.bytesRead === 0) break;
+      const same = now.bytesRead === then.bytesRead && is.compare(was, 0, now.bytesRead, 0, now.bytesRead) === 0;
+      if (!same) await target.write(is, 0, now.bytesRead, at);
+      at += now.bytesRead;
+    }
+    await target.truncate(at);
+  } finally {
+    await source.close();
+    await target.close();
+  }
+}
+
 async function copyFile(folder: string, into: string, name: string): Promise<string | undefined> {
   const from = path.join(/*turbopackIgnore: true*/ folder, name);
   try {
@@ -117,7 +138,14 @@ async function copyChanged(folder: string, into: string, seen: Seen, begunAt: nu
     const found = await fs.promises.stat(path.join(/*turbopackIgnore: true*/ folder, name), { bigint: true });
     if (seen.get(name) !== markOf(found) || Number(found.mtimeMs) > begunAt - youngMs(found)) stale.push(name);
   });
-  await inBatches(stale, async (name) => void (await copyFile(folder, into, name)));
+  await inBatches(stale, async (name) => {
+    if (!seen.has(name)) await copyFile(folder, into, name);
+    else
+      await copyDifferences(
+        path.join(/*turbopackIgnore: true*/ folder, name),
+        path.join(/*turbopackIgnore: true*/ into, name),
+      );
+  });
   for (const name of seen.keys())
     if (!now.has(name)) fs.rmSync(path.join(/*turbopackIgnore: true*/ into, name), { force: true });
 }
