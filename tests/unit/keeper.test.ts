@@ -239,6 +239,12 @@ describe('a disk that is nearly full', () => {
         fs.rmSync(stone);
         await db.transaction((tx) => tx.query("INSERT INTO t VALUES (-1, '')"));
         expect(await n()).toBe(kept + 1);
+        // Begun with room, and then more than there is.
+        const flood = db.transaction((tx) =>
+          tx.query('INSERT INTO t SELECT n, repeat(md5(n::text), 60) FROM generate_series(1, 200000) n'),
+        );
+        await expect(flood).rejects.toMatchObject({ name: 'DbUnavailable', why: 'no-room' });
+        expect(await n()).toBe(kept + 1);
         await db.close();
       } finally {
         spawnSync('umount', [folder]);

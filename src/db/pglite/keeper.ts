@@ -37,8 +37,11 @@ const OPENING_MS = 120_000;
 /** Between two tries to open again, in ms: the first at once, then longer and longer. */
 const PAUSES = [0, 500, 1000, 2000, 5000];
 
+/** PostgreSQL's code for a disk that filled up under what was being written; it has taken all of that back. */
+const DISK_FULL = '53100';
+
 const errorOf = ({ error }: Answer): Error =>
-  error?.code === NO_ROOM
+  error?.code === NO_ROOM || error?.code === DISK_FULL
     ? new DbUnavailable('no-room')
     : error?.name === 'StartRefused'
       ? new StartRefused(error.message)
