@@ -70,8 +70,6 @@ const passed = (unit.told?.numPassedTests ?? 0) + (browser.told?.stats.expected 
 // A runner that failed without a failed test (a file it could not read) counts as one.
 const failures = (runner, told) => (runner.ok ? 0 : Math.max(1, told ?? 0));
 const failed =
-  failures(unit, unit.told?.numFailedTests) +
-  failures(browser, browser.told?.stats.unexpected) +
-  (crash === 0 ? 0 : 1);
+  failures(unit, unit.told?.numFailedTests) + failures(browser, browser.told?.stats.unexpected) + (crash === 0 ? 0 : 1);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);
