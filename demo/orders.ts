@@ -1,6 +1,7 @@
 /** Two months of made-up orders in every state, told in days before and after the day the demo starts. */
 import type { BuildCode } from '@/core/builds';
-import type { Design, PieceKind } from '@/core/design/design';
+import type { Design } from '@/core/design/design';
+import type { PieceKind } from '@/core/design/common';
 import { inches } from '@/core/units/length';
 
 export interface DemoPiece {

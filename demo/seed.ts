@@ -7,7 +7,7 @@ import path from 'node:path';
 import { type Asked, type CommandName, commands } from '@/contract/commands';
 import { readMouldingList } from '@/core/books/moulding-list';
 import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
-import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/steps';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type Shop, workOut } from '@/core/work-out';
 import { type Design, newDesign } from '@/core/design/design';

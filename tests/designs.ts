@@ -2,7 +2,8 @@
 import fc from 'fast-check';
 import { BUILDS, BUILD_CODES, type BuildCode } from '@/core/builds';
 import type { Field } from '@/core/builds/fields';
-import { type Border, type Design, MOUNTS, PIECE_KINDS, SCOPES } from '@/core/design/design';
+import type { Design } from '@/core/design/design';
+import { type Border, MOUNTS, PIECE_KINDS, SCOPES } from '@/core/design/common';
 import { SHAPES } from '@/core/sizing/shapes';
 import { type Length, length, mm } from '@/core/units/length';
 import { exampleDesign } from './shop';

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { designSchema } from '@/core/design/design';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema } from '@/core/pricing/rule-schema';
-import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
 import { settingsSchema } from './settings';
@@ -24,10 +24,10 @@ const line = (most: number) =>
     .trim()
     .min(1)
     .max(most)
-    .refine((text) => seen.test(text) && !hiding.test(text), 'letters or figures that can be seen');
-const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'a day from 2000 to 2199');
+    .refine((text) => seen.test(text) && !hiding.test(text), 'not-seen');
+const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'day-out-of-range');
 const amount = z.int().positive().max(MOST_MONEY);
-export const pinSchema = z.string().regex(/^\d{4,8}$/, 'a PIN is four to eight digits');
+export const pinSchema = z.string().regex(/^\d{4,8}$/, 'not-a-pin');
 export const LARGEST_LIST = 2_000_000;
 
 const rackLength = z.int().min(1).max(LONGEST);

@@ -3,7 +3,7 @@ import type { Design, HouseChoice } from '@/core/design/design';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
-import type { Station, StepKey } from '@/core/route/route';
+import type { Station, StepKey } from '@/core/route/steps';
 import type { JobState } from '@/core/route/state';
 import type { Unit } from '@/core/units/length';
 import type { ListedPiece } from '@/core/cutting/rack-list';

@@ -1,5 +1,7 @@
 /** Every size of a piece that was laid up, as screens, papers and the open interface show them. Source: handbook, sizes. */
-import type { Figure, Frame, Job, Laid, Matted } from './builds/build';
+import type { Job, Laid, Matted } from './builds/build';
+import type { Frame } from './sizing/frame';
+import { type BuildCounts, type BuildFigures, FIGURES, figuresOf } from './builds/figures';
 import { cutInto } from './builds/matting';
 import { type Issue, issue } from './issue';
 import { type Length, type Sides, type Size, halve, length, minus, plus } from './units/length';
@@ -22,8 +24,8 @@ export interface Sizes {
   readonly sight: Size | undefined;
   readonly outside: Size | undefined;
   readonly lengthCharged: Length;
-  readonly figures: Readonly<Record<string, Figure>>;
-  readonly counts: Readonly<Record<string, number | string | boolean>>;
+  readonly figures: BuildFigures;
+  readonly counts: BuildCounts;
 }
 
 export function sizesOf(job: Job, laid: Laid): Sizes {
@@ -98,12 +100,20 @@ export function impossible({ design }: Pick<Job, 'design'>, laid: Laid): Issue[]
     if (frame.legs.some((leg) => leg.shortPoint <= 0) && !issues.some((one) => one.path === path))
       issues.push(issue('frame-closes', { rabbet: wood.rabbetWidth }, path));
   }
-  if (Object.entries(laid.figures).some(([key, value]) => NEVER_NEGATIVE.has(key) && least(value) <= 0))
-    issues.push(issue('nothing-left', {}, 'own'));
+  if (cutToNothing(laid)) issues.push(issue('nothing-left', {}, 'own'));
   if (design.fillet && design.fillet.lip >= (laid.frames[0]?.moulding.faceWidth ?? 0))
     issues.push(issue('lip-too-wide', { lip: design.fillet.lip }, 'fillet.lip'));
   return issues;
 }
-const NEVER_NEGATIVE = new Set(['board', 'liftBoard', 'visibleFloor', 'insert', 'boardTrimmed', 'showBorder', 'cut']);
-const least = (of: Figure): number =>
-  typeof of === 'number' ? of : Math.min(...Object.values(of as unknown as Record<string, number>));
+
+/** Whether something would have to be cut with no length or no width: a leg, a layer, a strip, a board, a figure. */
+function cutToNothing({ frames, layers, loose, figures }: Laid): boolean {
+  const none = (of: Length | Size | undefined) =>
+    of !== undefined && (typeof of === 'number' ? of <= 0 : of.w <= 0 || of.h <= 0);
+  return (
+    frames.some(({ legs }) => legs.some((leg) => none(leg.longPoint) || none(leg.rabbetLength))) ||
+    layers.some((layer) => none(layer.size)) ||
+    loose.some((part) => [part.length, part.width, part.height, part.size, part.first].some(none)) ||
+    figuresOf(figures).some(({ key, value }) => FIGURES[key].sign === 'more' && none(value))
+  );
+}

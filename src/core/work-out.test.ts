@@ -9,7 +9,7 @@ import type { Design } from './design/design';
 import { type History, apply, begin, change, redo, set, undo } from './design/edit';
 import { answerOf } from './open/answer';
 import { mustPriceOrder } from './pricing/order-price';
-import { redoFrom } from './route/route';
+import { redoFrom } from './route/steps';
 import { blocks, jobState, nextStep } from './route/state';
 import { type Unit, inches, length, mm, plus } from './units/length';
 import { type Money, formatMoney, sum } from './units/money';

@@ -47,7 +47,7 @@ export interface Shop {
 }
 
 interface Bench extends Facts {
-  readonly job: Job;
+  readonly job: Job<Design>;
   readonly laid: Laid;
   readonly scope: Scoped;
   readonly weight: Weight;
@@ -68,13 +68,13 @@ function lay(resolved: Resolved, settings: Settings, book: Notebook): Bench | { 
   const { piece } = design;
   const ends = (pick: (a: Length, b: Length) => Length) =>
     size(pick(piece.width, piece.width2 ?? piece.width), pick(piece.height, piece.height2 ?? piece.height));
-  const job: Job = { ...resolved, settings, book, piece: { larger: ends(larger), smaller: ends(smaller) } };
+  const job: Job<Design> = { ...resolved, settings, book, piece: { larger: ends(larger), smaller: ends(smaller) } };
   const of = BUILDS[design.build];
   const whole = of.lay(job, ownOf(of.fields, design.own, settings.homeUnit));
   const issues = impossible(job, whole);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);
-  const keeps = design.build === 'customer-frame' || design.scope === 'refit';
+  const keeps = of.keepsFrame === true || design.scope === 'refit';
   const laid = supplied(whole, scope, keeps);
   const framed = scope.frame || keeps;
   const sizes = sizesOf(job, laid);

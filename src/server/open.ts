@@ -66,7 +66,7 @@ export async function openBatch(
 ): Promise<Outcome<readonly (WorkOutAnswer | Refused)[]>> {
   if (designs.length === 0 || designs.length > MOST_AT_ONCE)
     return bad(
-      issue('input-wrong', { reason: `1 to ${MOST_AT_ONCE} designs at once; ${designs.length} were sent` }, 'designs'),
+      issue('input-wrong', { reason: 'too-many-at-once', most: MOST_AT_ONCE, sent: designs.length }, 'designs'),
     );
   const results: (WorkOutAnswer | Refused)[] = [];
   for (const [index, design] of designs.entries()) {
@@ -102,7 +102,7 @@ export function openSum(
   };
   if (!Array.isArray(body)) return one(body, '');
   if (body.length > MOST_AT_ONCE)
-    return bad(issue('input-wrong', { reason: `at most ${MOST_AT_ONCE} at once; ${body.length} were sent` }));
+    return bad(issue('input-wrong', { reason: 'too-many-at-once', most: MOST_AT_ONCE, sent: body.length }));
   const all = body.map((given, index) => one(given, String(index)));
   const wrong = all.flatMap((result) => (result.ok ? [] : result.issues));
   return wrong.length > 0 ? bad(...wrong) : good(all.map((result) => result.ok && result.value));

@@ -1,5 +1,6 @@
 /** The trade's names for builds, what each asks, what it is made of, and its figures. */
 import type { BuildCode } from '@/core/builds';
+import type { ShownFigure } from '@/core/builds/figures';
 import type { Matter } from '@/core/parts/practice';
 
 const BUILDS: Readonly<Record<BuildCode, string>> = {
@@ -104,7 +105,7 @@ const LEGS: Readonly<Record<string, string>> = {
   lip: 'lip legs',
   pair: 'sections',
 };
-const FIGURES: Readonly<Record<string, string>> = {
+const FIGURES: Readonly<Record<ShownFigure, string>> = {
   board: 'Board',
   liftBoard: 'Lift board',
   boardFirst: 'Board, cut first',
@@ -196,5 +197,4 @@ export const scopeName = of(SCOPES);
 export const shapeName = of(SHAPES);
 export const matterName = of(MATTERS);
 export const practiceName = of(PRACTICES);
-/** Figures that are said on the tape; others are only worked with. */
-export const figureName = (key: string): string | undefined => FIGURES[key];
+export const figureName = (key: ShownFigure): string => FIGURES[key];

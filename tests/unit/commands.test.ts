@@ -3,7 +3,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import type { Payload } from '@/contract/commands';
 import type { Design } from '@/core/design/design';
 import { set, apply } from '@/core/design/edit';
-import { CHECK_POINTS } from '@/core/route/route';
+import { CHECK_POINTS } from '@/core/route/steps';
 import { newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';

@@ -6,7 +6,7 @@ import { requestsFor } from '@/core/cutting/plan-request';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import type { Design } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
-import { STEPS } from '@/core/route/route';
+import { STEPS } from '@/core/route/steps';
 import { inches } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
 import { books, exampleDesign, shop as shopOf } from '../shop';

@@ -2,21 +2,23 @@
  * What a build is: the keys of its own, and how it lays a piece up. Laying up answers every size and every layer from
  * the glass to the back; parts, stack, weight, price, drawing and route all follow from that one value.
  */
-import type { Design } from '../design/design';
+import type { AnyDesign, Mount, PieceKind } from '../design/common';
 import type { Issue } from '../issue';
 import type { Backing, Glazing, Moulding, Sheet } from '../materials';
-import type { StepKey } from '../route/route';
+import type { StepKey } from '../route/steps';
 import type { Settings } from '../settings';
+import type { Frame } from '../sizing/frame';
 import type { MatCut, MatLayer } from '../sizing/mats';
 import type { WindowShape } from '../sizing/shapes';
 import type { Placed } from '../sizing/windows';
-import type { Length, Sides, Size } from '../units/length';
+import type { Length, Sides, Size, Unit } from '../units/length';
 import type { Notebook } from '../working';
 import type { Fields, Own } from './fields';
+import type { BuildCounts, BuildFigures } from './figures';
 
 /** A piece on the bench with everything that was chosen for it. */
-export interface Job {
-  readonly design: Design;
+export interface Job<D extends AnyDesign = AnyDesign> {
+  readonly design: D;
   readonly mats: readonly Sheet[];
   readonly moulding: Moulding;
   readonly inner: readonly Moulding[];
@@ -57,29 +59,6 @@ export interface Matted {
   readonly sheetUnder?: Sides;
   /** Bridge of the top layer where it is narrowest, several windows only. */
   readonly bridge?: Length;
-}
-
-/** Two equal legs. `cut` is the long point on the saw's scale, rounded up to the cutting step. */
-export interface Leg {
-  readonly of: 'frame' | 'liner' | 'fillet' | 'base' | 'lip' | 'pair';
-  readonly name: string;
-  readonly count: number;
-  readonly side: 'top and bottom' | 'left and right';
-  readonly longPoint: Length;
-  readonly rabbetLength: Length | undefined;
-  readonly shortPoint: Length;
-  readonly cut: { readonly longPoint: Length; readonly rabbetLength: Length | undefined };
-}
-export interface Frame {
-  readonly of: Leg['of'];
-  readonly moulding: Moulding;
-  readonly package: Size;
-  readonly rabbet: Size | undefined;
-  readonly inside: Size | undefined;
-  readonly sight: Size;
-  readonly outside: Size;
-  readonly lengthCharged: Length;
-  readonly legs: readonly Leg[];
 }
 
 export type LayerPart =
@@ -163,7 +142,6 @@ export interface Hardware {
   readonly size?: Length;
 }
 
-export type Figure = Length | Size | Sides;
 /** A piece laid up. */
 export interface Laid {
   readonly package: Size;
@@ -173,10 +151,8 @@ export interface Laid {
   readonly layers: readonly Layer[];
   readonly loose: readonly Loose[];
   readonly hardware: readonly Hardware[];
-  /** Lengths of this build's own, by the handbook's names: `riser`, `insert`, `board`. */
-  readonly figures: Readonly<Record<string, Figure>>;
-  /** Counts and choices of this build's own: `riserBlocks`, `clips`. */
-  readonly counts: Readonly<Record<string, number | string | boolean>>;
+  readonly figures: BuildFigures;
+  readonly counts: BuildCounts;
   /** Depth that the stack must fit; undefined where nothing lies in a rabbet. */
   readonly depth: Length | undefined;
   /** How the package is held in. */
@@ -195,8 +171,34 @@ export interface Laid {
 }
 
 /** Lists a build asks the desk to show. */
-export type Part = 'mats' | 'window' | 'glazing' | 'backing' | 'moulding' | 'mountBoard';
-export interface Build<F extends Fields = Fields> {
+export type Part = 'mats' | 'window' | 'glazing' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
+/** What the rest of the shop must know of a build; what is absent is as with most. */
+export interface BuildFacts {
+  /** What the trade calls it; the open interface takes it too. */
+  readonly publicName: string;
+  /** The piece it is made for, and how deep that is by home unit. */
+  readonly usualPiece?: { readonly kind: PieceKind; readonly thickness: Readonly<Record<Unit, Length>> };
+  /** How the piece is held when nobody chose; else by hinges. */
+  readonly usualMount?: Mount;
+  /** Something presses on the face of the piece, or it lies face down. */
+  readonly pressesOnFace?: true;
+  /** The frame is measured on its inside and has no rabbet. */
+  readonly walled?: true;
+  /** The frame is the customer's: it is neither cut nor charged. */
+  readonly keepsFrame?: true;
+  /** Has no mat unless one is asked for. */
+  readonly startsWithoutMat?: true;
+  /** A mirror is its glazing. */
+  readonly mirrored?: true;
+  /** Seen round a piece that does not fill its place: a colour, or the moulding's own. */
+  readonly ground?: string;
+  readonly groundOfMoulding?: true;
+  /** The piece throws no shadow on what lies behind it. */
+  readonly withoutShadow?: true;
+  /** Face of the frame where no moulding is named. */
+  readonly standInFace?: (own: Readonly<Record<string, unknown>>) => Length | undefined;
+}
+export interface Build<F extends Fields = Fields> extends BuildFacts {
   readonly fields: F;
   /** What can be chosen for it; `mats` may be none unless `needsMat`. */
   readonly uses: readonly Part[];

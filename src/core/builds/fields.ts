@@ -48,7 +48,7 @@ export type Own<F extends Fields> = { readonly [K in keyof F]: ValueOf<F[K]> };
 const aSchema = (least: number) =>
   z.custom<Length>(
     (value) => typeof value === 'number' && Number.isSafeInteger(value) && value >= least && value <= LONGEST,
-    'a length is a whole number of 1/320 mm up to 10 m',
+    'not-a-length',
   );
 const schemaOf = (field: Field): z.ZodType => {
   const positive = aSchema(1);

@@ -1,4 +1,5 @@
 /** Every build the shop knows. A new one is a folder and a line here. */
+import type { Mount } from '../design/common';
 import type { Build } from './build';
 import { bare } from './bare/bare';
 import { customerFrame } from './customer-frame/customer-frame';
@@ -34,4 +35,15 @@ const ALL = {
 export type BuildCode = keyof typeof ALL;
 export const BUILDS: Readonly<Record<BuildCode, Build>> = ALL;
 export const BUILD_CODES = Object.keys(ALL) as [BuildCode, ...BuildCode[]];
+/** A build by its code or by what the trade calls it. */
+export const codeNamed = (name: string): BuildCode | undefined =>
+  BUILD_CODES.find((code) => code === name || BUILDS[code].publicName === name);
+export const buildNamed = (name: string): Build | undefined => {
+  const code = codeNamed(name);
+  return code && BUILDS[code];
+};
 export { ownSchema } from './fields';
+
+/** How the piece is held: as was chosen, or as is usual for its build. */
+export const mountOf = (design: { readonly build: BuildCode; readonly mount?: Mount | undefined }): Mount =>
+  design.mount ?? BUILDS[design.build].usualMount ?? 'hinges';

@@ -4,7 +4,8 @@ import type { Moulding } from '../materials';
 import { frameSizes, legsOf, matchedFrame } from '../sizing/frame';
 import { lipRoom, stripsRound } from '../sizing/mats';
 import { type Length, type Size, plus, size, smaller, times } from '../units/length';
-import type { Frame, Job, Laid, Layer, Loose, Matted } from './build';
+import type { Job, Laid, Layer, Loose, Matted } from './build';
+import type { Frame } from '../sizing/frame';
 import { matted, mattedIssues, NAME } from './matting';
 import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from './layers';
 

@@ -1,5 +1,6 @@
 /** What a caution is, and what its rule may look at. Wording lives in `words/`. */
 import type { Edit } from '../design/edit';
+import type { CautionCode, WayOutCode } from '../issue-codes';
 import type { Resolved } from '../design/resolve';
 import type { Catalogue } from '../materials';
 import type { Stack } from '../parts/stack';
@@ -10,12 +11,12 @@ import type { Situation } from './situation';
 export type Level = 'refuse' | 'warn' | 'advise';
 export type Figures = Readonly<Record<string, string | number>>;
 export interface WayOut {
-  readonly code: string;
+  readonly code: WayOutCode;
   readonly figures: Figures;
   readonly edit: Edit;
 }
 export interface Caution {
-  readonly code: string;
+  readonly code: CautionCode;
   readonly level: Level;
   /** The field whose change would help, as a path into the design. */
   readonly path: string;
@@ -34,7 +35,7 @@ export interface Facts {
 }
 
 export interface Rule {
-  readonly code: string;
+  readonly code: CautionCode;
   readonly level: Level;
   readonly path: string;
   /** Said where the hands are, not at the desk. */

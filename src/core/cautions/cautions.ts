@@ -2,6 +2,7 @@
  * Every caution that fires, with the ways out that help: a way out is offered only after it was tried. The rule must
  * no longer fire on the edited design, and no refusal may have come. Ways are tried when somebody asks for them.
  */
+import type { CautionCode } from '../issue-codes';
 import { apply } from '../design/edit';
 import { type Resolved, resolve } from '../design/resolve';
 import type { Catalogue } from '../materials';
@@ -50,7 +51,7 @@ export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Ca
 }
 
 /** The codes that fire in a situation, in the order of the table, or of `check` when only some are asked for. */
-export const firing = (situation: Situation, settings: Settings, check?: readonly string[]): string[] => {
+export const firing = (situation: Situation, settings: Settings, check?: readonly CautionCode[]): CautionCode[] => {
   const fired = RULES.filter((rule) => (!check || check.includes(rule.code)) && rule.fires(situation, settings));
   const codes = fired.map((rule) => rule.code);
   return check ? check.filter((code) => codes.includes(code)) : codes;

@@ -1,5 +1,7 @@
 /** The facts of a worked-out design, for the rules. Written field by field: this runs at every keystroke. */
+import { BUILDS, mountOf } from '../builds';
 import type { Job, Laid } from '../builds/build';
+import type { Design } from '../design/design';
 import type { Hanging } from '../parts/hanging';
 import type { Stack } from '../parts/stack';
 import { type Weight, mouldingLimitKg } from '../parts/weight';
@@ -9,7 +11,7 @@ import { larger, minus } from '../units/length';
 import type { Situation } from './situation';
 
 interface Worked {
-  readonly job: Job;
+  readonly job: Job<Design>;
   readonly laid: Laid;
   readonly sizes: Sizes;
   readonly stack: Stack;
@@ -103,7 +105,7 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
   const { job, laid, sizes, stack, weight } = worked;
   const { design, piece } = job;
   const facts: Facts = {
-    build: design.build,
+    pressesOnFace: BUILDS[design.build].pressesOnFace ?? false,
     pieceLarger: piece.larger,
     outOfSquare: larger(minus(piece.larger.w, piece.smaller.w), minus(piece.larger.h, piece.smaller.h)),
     package: sizes.package,
@@ -114,7 +116,7 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
     thickPaint: design.piece.thickPaint ?? false,
     keyed: design.piece.keyed ?? false,
     mats: laid.matted ? design.mats.length : 0,
-    mount: design.mount ?? (design.build === 'dry-mount' ? 'dry mount' : 'hinges'),
+    mount: mountOf(design),
     weight: weight.kg,
   };
   if (sizes.visibleBorder) facts.visibleBorder = sizes.visibleBorder;
@@ -130,13 +132,13 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
     facts.innerDepth = innerDepth;
     facts.depthBehindMat = innerDepth;
     const needed = laid.figures.rabbetDepthNeeded;
-    if (typeof needed === 'number') facts.rabbetNeeded = needed;
+    if (needed !== undefined) facts.rabbetNeeded = needed;
   }
   if (laid.gap !== undefined) {
     facts.gap = laid.gap;
     facts.fixing = String(design.own?.fixing ?? 'oversized holes');
     const off = laid.figures.shimsOff;
-    if (typeof off === 'number') facts.shimsOff = off;
+    if (off !== undefined) facts.shimsOff = off;
   }
   if (framed) frameFacts(facts, worked);
   hangingFacts(facts, worked.hanging);

@@ -6,7 +6,8 @@ import type { Widening } from '../sizing/match';
 import type { Length, Sides, Size } from '../units/length';
 
 export interface Situation {
-  readonly build?: string;
+  /** Its build presses on the face of the piece. */
+  readonly pressesOnFace?: boolean;
   readonly edge?: 'covered' | 'floated' | 'part' | 'no mat';
   /** The smaller measures where the window covers, else the larger. */
   readonly piece?: Size;

@@ -1,5 +1,5 @@
 /** What the jobs of a shop still need cut from sticks and sheets. Source: handbook, cutting. */
-import type { StepKey } from '../route/route';
+import type { StepKey } from '../route/steps';
 import type { Length, Size } from '../units/length';
 import type { WorkedOut } from '../work-out';
 

@@ -27,7 +27,7 @@ const rackStick = z.object({
   length: size,
   batch: z.string().max(60).optional(),
   noGo: z
-    .array(z.object({ from: mm, to: mm }).refine(({ from, to }) => to >= from, 'a no-go zone ends before it begins'))
+    .array(z.object({ from: mm, to: mm }).refine(({ from, to }) => to >= from, 'no-go-backwards'))
     .max(50)
     .default([])
     .describe('stretches that no leg may cover'),

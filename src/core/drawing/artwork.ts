@@ -1,5 +1,5 @@
 /** What is framed, as a picture of its kind in a few plain shapes. */
-import type { PieceKind } from '../design/design';
+import type { PieceKind } from '../design/common';
 import { type Point, type Shape, rectangle, shade } from './scene';
 
 const PAPER: Readonly<Record<PieceKind, readonly [paper: string, mark: string, accent: string]>> = {

@@ -1,5 +1,5 @@
 /** The piece framed, seen from the front, to scale: wall shadow, mitred legs with shading, bevels, lip shadow, dimensions. */
-import type { BuildCode } from '../builds';
+import { BUILDS } from '../builds';
 import type { Moulding } from '../materials';
 import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
 import type { WorkedOut } from '../work-out';
@@ -139,29 +139,19 @@ const centred = (inside: Box, of: Size): Box => {
   return { x: inside.x + (inside.w - w) / 2, y: inside.y + (inside.h - h) / 2, w, h };
 };
 
-/** What lies behind the piece where it does not fill its place: a float board, a dark gap, the floor of a box. */
-const GROUNDS: Partial<Record<BuildCode, string>> = {
-  floater: '#2b2a27',
-  float: '#f1e9d8',
-  'shadow-box': '#e6dcc4',
-  garment: '#ece4d2',
-  'glass-sandwich': '#dfe9e8',
-  fabric: '#e9e1cf',
-};
-
 /** The piece as it is seen, and what is seen around it. */
 function pieces(worked: WorkedOut, area: Box): Shape[] {
   const { sizes, resolved } = worked;
   const { kind } = resolved.design.piece;
-  const { build } = resolved.design;
+  const { ground: colour = '#efe7d2', groundOfMoulding, withoutShadow } = BUILDS[resolved.design.build];
   const { matted } = sizes;
-  const ground = build === 'tray' ? shade(resolved.moulding.colour, 0.25) : (GROUNDS[build] ?? '#efe7d2');
+  const ground = groundOfMoulding ? shade(resolved.moulding.colour, 0.25) : colour;
   const under: Shape = { kind: 'area', points: boxed(area), fill: ground };
   if (!matted) {
     const piece = centred(area, sizes.piece.larger);
     const floats = piece.w < area.w - 0.5 || piece.h < area.h - 0.5;
     const shadow: Shape[] =
-      floats && build !== 'floater' && build !== 'glass-sandwich' && kind !== 'object' && kind !== 'garment'
+      floats && !withoutShadow && kind !== 'object' && kind !== 'garment'
         ? [{ kind: 'area', points: rectangle(piece.x + 1.5, piece.y + 1.5, piece.w, piece.h), fill: '#20272b2e' }]
         : [];
     return [under, ...sides(worked, area), ...shadow, ...artwork(kind, piece.x, piece.y, piece.w, piece.h)];
@@ -184,7 +174,7 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
 /** The lined sides of a box, seen from the front as narrow bands. */
 function sides({ sizes }: WorkedOut, { x, y, w, h }: Box): Shape[] {
   const floor = sizes.figures.visibleFloor;
-  if (!floor || typeof floor === 'number' || !('w' in floor)) return [];
+  if (!floor) return [];
   const deep = Math.max(2, (w - toMm(floor.w)) / 2) + Math.min(w, h) * 0.02;
   return band(w, h, 0, deep).map(({ points, light }) =>
     move({ kind: 'area', points, fill: shade('#e6dcc4', 0.1 * light - 0.08), line: '#b9b19f' }, x, y),

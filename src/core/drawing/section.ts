@@ -1,6 +1,6 @@
 /** A cut through one leg and what lies in its rabbet, front above: every layer at its true thickness, and the room left. */
 import { type WorkedOut } from '../work-out';
-import { type Size, toMm } from '../units/length';
+import { type Size, toMm, length as units } from '../units/length';
 import { fall } from './profile';
 import { INK, type Point, type Scene, type Shape, rectangle, shade } from './scene';
 
@@ -99,18 +99,17 @@ function rabbeted(worked: WorkedOut): Scene {
   };
 }
 
+const NO_LENGTH = units(0);
+
 /** A floater or a tray: the wall, the floor under the piece, the gap, the riser. Face above. */
 function walled(worked: WorkedOut, inside: Size): Scene {
   const { sizes, stack, resolved } = worked;
-  const figure = (key: string) => {
-    const value = sizes.figures[key];
-    return typeof value === 'number' ? toMm(value) : 0;
-  };
+  const figure = (key: 'riser' | 'proud' | 'setBack' | 'baseWidth') => toMm(sizes.figures[key] ?? NO_LENGTH);
   const wall = (toMm(sizes.outside!.w) - toMm(inside.w)) / 2;
   const gap = (toMm(inside.w) - toMm(sizes.piece.larger.w)) / 2;
   const deep = toMm(stack.total);
   const [riser, proud, setBack] = [Math.max(0, figure('riser')), figure('proud'), figure('setBack')];
-  const isTray = resolved.design.build === 'tray';
+  const isTray = sizes.figures.baseWidth !== undefined;
   const face = proud;
   const top = isTray ? Math.max(0, 8 - deep) : face - proud + setBack;
   const floor = top + deep + riser;

@@ -2,7 +2,7 @@
  * One design over pieces that differ a little: what is kept equal, and what gives way. Equal opening: the overlap
  * varies; equal outside: the borders vary; equal border: the outside varies. Source: handbook, jobs, "Batches"; R65.
  */
-import type { FitHow } from '../design/design';
+import type { FitHow } from '../design/common';
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
 import { fits, fitted } from '../sizing/borders';
 import { type Length, type Sides, type Size, halve, length, minus, plus, size, times } from '../units/length';

@@ -1,6 +1,6 @@
 /** How much of the work is ordered, and what falls away with the rest. Source: handbook, jobs, "Scope of supply". */
-import type { BuildCode } from '../builds';
-import type { Scope } from '../design/design';
+import { BUILDS, type BuildCode } from '../builds';
+import type { Scope } from '../design/common';
 
 export interface Scoped {
   readonly frame: boolean;
@@ -37,5 +37,5 @@ const SCOPED: Readonly<Record<Scope, Partial<Scoped>>> = {
 /** What is supplied; a frame that the customer brings is never cut or charged, whatever the scope. */
 export function scoped(scope: Scope | undefined, build: BuildCode): Scoped {
   const of = { ...WHOLE, ...SCOPED[scope ?? 'ready to hang'] };
-  return build === 'customer-frame' ? { ...of, frame: false } : of;
+  return BUILDS[build].keepsFrame ? { ...of, frame: false } : of;
 }

@@ -1,10 +1,11 @@
 /** What the open interface says of a worked-out design. Lengths as millimetres, exact units and text. */
+import type { CautionCode, WayOutCode } from '../issue-codes';
 import { z } from 'zod';
-import type { Figure } from '../builds/build';
+import { figuresOf } from '../builds/figures';
 import type { PriceBook } from '../pricing/book';
 import type { PiecePrice } from '../pricing/price-line';
 import { mustPriceOrder } from '../pricing/order-price';
-import { STEP_RULES, type StepKey, needsOf } from '../route/route';
+import { STEP_RULES, type StepKey, needsOf } from '../route/steps';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM } from '../units/length';
 import { lengthText } from '../units/format-length';
 import { type Workings, quantityText } from '../working';
@@ -124,8 +125,8 @@ export const workOutAnswer = z.object({
 export type WorkOutAnswer = z.infer<typeof workOutAnswer>;
 
 export interface Wording {
-  readonly caution: (code: string, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
-  readonly wayOut: (code: string, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
+  readonly caution: (code: CautionCode, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
+  readonly wayOut: (code: WayOutCode, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
 }
 
 export function presenter(unit: Unit) {
@@ -143,15 +144,13 @@ export function presenter(unit: Unit) {
     top: len(value.top),
     bottom: len(value.bottom),
   });
-  const figure = (value: Figure) =>
-    typeof value === 'number' ? len(value) : 'w' in value ? size(value) : sides(value);
   const maybe = <K extends string, T, R>(key: K, value: T | undefined, show: (value: T) => R) =>
     (value === undefined ? {} : { [key]: show(value) }) as { [P in K]?: R };
-  return { len, size, sides, figure, maybe };
+  return { len, size, sides, maybe };
 }
 type Present = ReturnType<typeof presenter>;
 
-function sizesOut({ sizes }: WorkedOut, { len, size, sides, figure, maybe }: Present) {
+function sizesOut({ sizes }: WorkedOut, { len, size, sides, maybe }: Present) {
   const { matted } = sizes;
   return {
     piece: size(sizes.piece.larger),
@@ -183,7 +182,12 @@ function sizesOut({ sizes }: WorkedOut, { len, size, sides, figure, maybe }: Pre
     })),
     unitedSize: len(sizes.unitedSize),
     lengthCharged: len(sizes.lengthCharged),
-    ...Object.fromEntries(Object.entries(sizes.figures).map(([key, value]) => [key, figure(value)])),
+    ...Object.fromEntries(
+      figuresOf(sizes.figures).map((figure) => [
+        figure.key,
+        figure.unit === 'length' ? len(figure.value) : size(figure.value),
+      ]),
+    ),
   };
 }
 

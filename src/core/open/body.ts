@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { BUILD_CODES, BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
-import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/design';
+import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/common';
 import { BACKINGS, PROFILES, TIMBERS } from '../materials';
 import { practiceSchema } from '../parts/practice';
 import { TAX_GROUPS } from '../pricing/book';
@@ -14,7 +14,7 @@ import { lengthField, sidesField, sizeField } from './reader';
 const exactNumber = z
   .union([z.string(), z.number()])
   .transform(String)
-  .refine((text) => DECIMAL.test(text), 'a plain number such as 4.20, not negative');
+  .refine((text) => DECIMAL.test(text), 'not-a-plain-number');
 const code = z.string().min(1).max(40);
 const kilograms = z.number().positive().max(10_000);
 const minor = z.int().min(0).max(MOST_MONEY);

@@ -1,4 +1,5 @@
 /** Reads the lengths of an open request one after another, and remembers what could not be read, with its path. */
+import type { IssueCode } from '../issue-codes';
 import { z } from 'zod';
 import { LONGEST, type Length, type Size, type Unit, UNITS_PER_MM, length, mm, size } from '../units/length';
 import { parseLength } from '../units/parse-length';
@@ -18,7 +19,7 @@ export const sidesField = z.strictObject({
 
 export interface Complaint {
   readonly path: string;
-  readonly code: string;
+  readonly code: IssueCode;
   readonly figures: Readonly<Record<string, string | number>>;
 }
 
@@ -26,7 +27,7 @@ export class LengthReader {
   readonly complaints: Complaint[] = [];
   constructor(readonly unit: Unit) {}
 
-  complain(path: string, code: string, figures: Complaint['figures'] = {}): void {
+  complain(path: string, code: IssueCode, figures: Complaint['figures'] = {}): void {
     this.complaints.push({ path, code, figures });
   }
 

@@ -72,8 +72,7 @@ export function severalOf(body: WorkOutBody, reader: LengthReader): Pick<Design,
       windows: body.windows.map((one, index) => {
         const path = `windows.${index}`;
         const corner = reader.maybe(`${path}.corner`, one.corner);
-        if (free && !one.at)
-          reader.complain(`${path}.at`, 'input-wrong', { reason: 'a freely placed window needs its place' });
+        if (free && !one.at) reader.complain(`${path}.at`, 'input-wrong', { reason: 'place-needed' });
         return {
           width: reader.read(`${path}.width`, one.width, length(1)),
           height: reader.read(`${path}.height`, one.height, length(1)),

@@ -2,7 +2,7 @@
  * Rings, wire and the hook in the wall. The wire's rise needs a square root: it is taken on whole numbers, and
  * rounded once to the nearest unit (R2). Source: handbook, depth and hanging, "Hangers and wire"; R36, R52, R54.
  */
-import type { HangingChoice } from '../design/design';
+import type { HangingChoice } from '../design/common';
 import type { Settings } from '../settings';
 import { type Length, type Size, length, minus, plus, times } from '../units/length';
 import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';

@@ -1,5 +1,6 @@
 /** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
-import type { Hardware, Job, Laid, Leg, Loose, CutLayer, Window } from '../builds/build';
+import type { Hardware, Job, Laid, Loose, CutLayer, Window } from '../builds/build';
+import type { Leg } from '../sizing/frame';
 import { cutInto } from '../builds/matting';
 import type { Settings } from '../settings';
 import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';

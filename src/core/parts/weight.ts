@@ -1,5 +1,6 @@
 /** Weight of the whole, part by part, in kilograms. Source: handbook, depth and hanging, "Weight"; rulings R32, R33, R34. */
-import type { Frame, Laid } from '../builds/build';
+import type { Laid } from '../builds/build';
+import type { Frame } from '../sizing/frame';
 import { DENSITY, type Moulding } from '../materials';
 import { type Size, toMm } from '../units/length';
 import { type Notebook, kilograms } from '../working';

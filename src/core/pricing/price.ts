@@ -3,6 +3,7 @@
  * rounding, at the line; every percent is spread over the tax groups so that what is shown adds up to the cent.
  * Source: handbook, prices; rulings R12, R40 to R46.
  */
+import { mountOf } from '../builds';
 import type { Laid, Layer } from '../builds/build';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
@@ -121,7 +122,7 @@ const counted = (key: string, count: number, each: Money | undefined): PriceLine
     : [];
 
 function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLine[] {
-  const method = design.mount ?? (design.build === 'dry-mount' ? 'dry mount' : 'hinges');
+  const method = mountOf(design);
   const rate = book.mounting?.[method];
   if (!rate) return [];
   const measured = div(rational(united), UNIT_OF[rate.per]);

@@ -16,7 +16,7 @@ export const chartSchema = z.object({
     .max(MOST_STEPS)
     .refine(
       (steps) => steps.every((step, index) => index === 0 || Number(step[0]) > Number(steps[index - 1]![0])),
-      'each size of the chart must be larger than the one before it',
+      'chart-order',
     ),
   perExtraUnit: amountSchema.optional(),
 });
@@ -35,4 +35,4 @@ export const groupRuleSchema = z
     charge: z.enum(['area', 'share']).optional(),
     chart: chartSchema.optional(),
   })
-  .refine((rule) => rule.school !== 'chart' || rule.chart !== undefined, 'a chart has at least one step');
+  .refine((rule) => rule.school !== 'chart' || rule.chart !== undefined, 'chart-empty');

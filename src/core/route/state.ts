@@ -1,6 +1,6 @@
 /** Where a job stands, read off its steps; nothing here is stored. Source: handbook, route, "States of a job". */
 import { type Issue, issue } from '../issue';
-import { STEPS, type StepKey, needsOf } from './route';
+import { STEPS, type StepKey, needsOf } from './steps';
 
 export interface StepState {
   readonly step: StepKey;

@@ -2,7 +2,7 @@
  * Borders of a mat, in the ways a shop asks for them. Cut widths, to the innermost window.
  * Source: handbook, sizes, "Mats"; rulings R10, R14, R15.
  */
-import type { Border, FitHow } from '../design/design';
+import type { Border, FitHow } from '../design/common';
 import { type Length, type Sides, type Size, halve, length, minus, plus } from '../units/length';
 
 /** Two parts of `rest` in the proportion `first : second`; the first is rounded down. */

@@ -2,10 +2,32 @@
  * From the package outwards: rabbet, sight, outside, legs and the length charged of a rectangular rabbeted frame.
  * Source: handbook, sizes, "The size chain" and "Legs"; rulings R7, R12.
  */
-import type { Leg } from '../builds/build';
 import type { Moulding } from '../materials';
 import { type Length, type Size, ceilTo, minus, plus, size, times } from '../units/length';
 import type { Notebook } from '../working';
+
+/** Two equal legs. `cut` is the long point on the saw's scale, rounded up to the cutting step. */
+export interface Leg {
+  readonly of: 'frame' | 'liner' | 'fillet' | 'base' | 'lip' | 'pair';
+  readonly name: string;
+  readonly count: number;
+  readonly side: 'top and bottom' | 'left and right';
+  readonly longPoint: Length;
+  readonly rabbetLength: Length | undefined;
+  readonly shortPoint: Length;
+  readonly cut: { readonly longPoint: Length; readonly rabbetLength: Length | undefined };
+}
+export interface Frame {
+  readonly of: Leg['of'];
+  readonly moulding: Moulding;
+  readonly package: Size;
+  readonly rabbet: Size | undefined;
+  readonly inside: Size | undefined;
+  readonly sight: Size;
+  readonly outside: Size;
+  readonly lengthCharged: Length;
+  readonly legs: readonly Leg[];
+}
 
 export interface FrameSizes {
   readonly rabbet: Size;

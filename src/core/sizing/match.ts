@@ -2,7 +2,7 @@
  * Working to a frame that exists: one of the same outside size, one the customer brings, or a standard size.
  * Source: handbook, sizes, "Standard sizes", "A frame the customer brings", "Same outside size"; rulings R14, R24, R25, R50.
  */
-import type { FitHow } from '../design/design';
+import type { FitHow } from '../design/common';
 import type { Settings } from '../settings';
 import {
   type Length,

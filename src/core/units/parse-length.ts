@@ -6,6 +6,7 @@
  * beside a length counts in the unit in force. There is one rounding, at the end, to the nearest unit, half up.
  * Source: handbook, sizes, "Read"; rulings R2, R3, R4.
  */
+import type { LengthIssue } from '../issue-codes';
 import { type Issue, type Outcome, bad, good, issue, IssueError } from '../issue';
 import { type Length, LONGEST, type Unit, UNITS_PER_INCH, UNITS_PER_MM, length } from './length';
 import { type Rational, add, div, mul, rational, roundHalfUp, sub } from './rational';
@@ -63,13 +64,13 @@ type Value = { readonly kind: 'bare' | 'length'; readonly value: Rational };
 
 class Refusal extends Error {
   constructor(
-    readonly code: string,
+    readonly code: LengthIssue,
     readonly figures: Issue['figures'] = {},
   ) {
     super(code);
   }
 }
-const refuse = (code: string, figures?: Issue['figures']): never => {
+const refuse = (code: LengthIssue, figures?: Issue['figures']): never => {
   throw new Refusal(code, figures);
 };
 
@@ -226,7 +227,7 @@ class Reader {
  */
 export function parseLength(text: string, options: ParseOptions): Outcome<Length> {
   const read = text.length > 40 ? `${text.slice(0, 40)}…` : text;
-  const fail = (code: string, figures: Issue['figures'] = {}) =>
+  const fail = (code: LengthIssue, figures: Issue['figures'] = {}) =>
     bad(issue(code, { typed: read, unit: options.unit, ...figures }));
   if (text.trim() === '') return fail('length-empty');
   if (text.length > MAX_TEXT) return fail('length-too-long');

@@ -1,6 +1,6 @@
 /** The shop, its price rules, and the materials in its books. */
 import { z } from 'zod';
-import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/design';
+import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common';
 import type { HouseChoice } from '@/core/design/design';
 import { type Listed } from '@/core/books/moulding-list';
 import { type Backing, type Glazing, PROFILES, type Sheet, TIMBERS } from '@/core/materials';

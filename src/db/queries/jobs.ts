@@ -1,6 +1,6 @@
 /** Jobs, their steps and what happened to them. */
 import { z } from 'zod';
-import { STATIONS, STEPS } from '@/core/route/route';
+import { STATIONS, STEPS } from '@/core/route/steps';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';

@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { type FormEvent, useCallback, useEffect, useMemo, useState } from 'react';
 import type { JobView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
-import { STEP_RULES, type StepKey } from '@/core/route/route';
+import { STEP_RULES, type StepKey } from '@/core/route/steps';
 import { Dress } from '@/ui/dress';
 import { isTyping } from '@/ui/keys';
 import { useLive } from '@/ui/live';

@@ -2,7 +2,7 @@
 /** The final check: each point passed, or failed with a reason, which sends the job back to the step that causes it. */
 import { useState } from 'react';
 import type { JobView } from '@/contract/views';
-import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/steps';
 import { type Answer, send } from '@/ui/send';
 import { pointName, stepName } from '@/words/bench';
 import styles from './bench.module.css';

@@ -1,9 +1,9 @@
 'use client';
 /** What the hands need at this step: the cut sizes, huge, and a drawing where it helps. */
+import { shownFigures } from '@/core/builds/figures';
 import type { ReactNode } from 'react';
 import type { JobView } from '@/contract/views';
-import type { StepKey } from '@/core/route/route';
-import type { Length } from '@/core/units/length';
+import type { StepKey } from '@/core/route/steps';
 import type { WorkedOut } from '@/core/work-out';
 import { Len } from '@/ui/figures';
 import { buildName, figureName } from '@/words/builds';
@@ -16,9 +16,6 @@ function Mount({ worked }: { worked: WorkedOut }) {
   const { sizes, hardware, resolved } = worked;
   const hinge = hardware.find((item) => item.item === 'hinge');
   const pins = hardware.find((item) => item.item === 'pin');
-  const figures = Object.entries(sizes.figures).filter(
-    ([key, value]) => figureName(key) && typeof value === 'number' && value !== 0,
-  );
   return (
     <>
       <p className={styles.lead}>
@@ -34,10 +31,10 @@ function Mount({ worked }: { worked: WorkedOut }) {
           <BigSize of={sizes.opening} />
         </div>
       )}
-      {figures.map(([key, value]) => (
-        <div key={key} className={styles.figure}>
-          <span className={styles.count}>{figureName(key)}</span>
-          <Big value={value as Length} />
+      {shownFigures(sizes.figures).map((figure) => (
+        <div key={figure.key} className={styles.figure}>
+          <span className={styles.count}>{figureName(figure.key)}</span>
+          {figure.unit === 'length' ? <Big value={figure.value} /> : <BigSize of={figure.value} />}
         </div>
       ))}
     </>

@@ -5,7 +5,7 @@ import { Len } from '@/ui/figures';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILDS } from '@/core/builds';
-import { type Border } from '@/core/design/design';
+import type { Border } from '@/core/design/common';
 import { type Settings, defaultSettings } from '@/core/settings';
 import { CORNERED, SHAPES, cornerOf } from '@/core/sizing/shapes';
 import { length, mm } from '@/core/units/length';

@@ -4,8 +4,9 @@ import Button from '@mui/material/Button';
 import styles from './desk.module.css';
 import { MouldingChoice } from './moulding-choice';
 import type { Part } from '@/core/builds/build';
-import { BUILDS } from '@/core/builds';
-import { type Design, MOUNTS, SCOPES } from '@/core/design/design';
+import { BUILDS, mountOf } from '@/core/builds';
+import type { Design } from '@/core/design/design';
+import { MOUNTS, SCOPES } from '@/core/design/common';
 import { defaultSettings } from '@/core/settings';
 import { type Length, length, times } from '@/core/units/length';
 import { buildName, matterName, mountName, practiceName, scopeName } from '@/words/builds';
@@ -15,10 +16,10 @@ import { type SectionProps, codeOf } from './section-props';
 
 export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
   const { frame, build } = piece.design;
-  const rabbeted = !['floater', 'tray'].includes(build);
+  const { walled, keepsFrame } = BUILDS[build];
   return (
     <>
-      {build === 'customer-frame' && (
+      {keepsFrame && (
         <p className={styles.aside}>
           The customer’s own: choose what is nearest in width and depth. It is not charged.
         </p>
@@ -28,7 +29,7 @@ export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
         chosen={codeOf(frame.moulding)}
         onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
       />
-      {rabbeted && (
+      {!walled && (
         <>
           <Measure
             label="Allowance in the rabbet"
@@ -90,7 +91,6 @@ export function GlassSection({ shop, piece, desk }: SectionProps) {
 export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
   const { hanging } = piece.design;
   const uses = (part: Part) => BUILDS[piece.design.build].uses.includes(part);
-  const flat = uses('mats') || piece.design.build === 'bare';
   const mode = typeof hanging.rings === 'object' ? 'distance' : hanging.rings;
   const setRings = (to: 'third' | 'quarter' | 'none' | 'distance') =>
     desk.put(
@@ -117,11 +117,11 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           onChange={(code) => desk.put(['mountBoard'], code && { code })}
         />
       )}
-      {flat && (
+      {uses('mount') && (
         <Choose
           label="Held by"
           name="mount"
-          value={piece.design.mount ?? (piece.design.build === 'dry-mount' ? 'dry mount' : 'hinges')}
+          value={mountOf(piece.design)}
           options={MOUNTS.map((code) => ({ code, name: mountName(code) }))}
           onChange={(mount) => desk.put(['mount'], mount)}
         />

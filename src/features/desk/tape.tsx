@@ -1,12 +1,13 @@
 'use client';
 /** The running tape: sizes, parts, then prices. Each line opens to show how its figure came about; cautions sit on the line that causes them. */
+import { shownFigures } from '@/core/builds/figures';
 import { type ReactNode, memo, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
 import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import type { Part } from '@/core/parts/parts';
-import { type Length, type Size, toMm } from '@/core/units/length';
+import { toMm } from '@/core/units/length';
 import { type Working, workingText } from '@/core/working';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
@@ -77,13 +78,11 @@ const SIZES = [
 
 /** The lengths a build adds, under their names; a size as two figures. */
 function OwnFigures({ worked: { sizes, workings } }: { worked: WorkedOut }) {
-  return Object.entries(sizes.figures).map(([key, value]) => {
-    const name = figureName(key);
-    const empty = typeof value === 'number' ? value <= 0 : 'w' in value && value.w === 0 && value.h === 0;
-    if (name === undefined || empty || 'left' in Object(value)) return null;
+  return shownFigures(sizes.figures).map((figure) => {
+    const { key } = figure;
     const noted = [`sizes.${key}`, `sizes.${key}.w`, `sizes.${key}.h`].flatMap((path) => workings[path] ?? []);
-    const figure = typeof value === 'number' ? <Len value={value as Length} /> : <SizeText of={value as Size} />;
-    return <Line key={key} name={name} figure={figure} workings={noted} />;
+    const text = figure.unit === 'length' ? <Len value={figure.value} /> : <SizeText of={figure.value} />;
+    return <Line key={key} name={figureName(key)} figure={text} workings={noted} />;
   });
 }
 

@@ -60,6 +60,8 @@ const outsideOf = ({ sizes, resolved }: WorkedOut, unit: Unit): Values | undefin
     ...sized('outside', sizes.outside, unit),
     faceWidth: text(resolved.moulding.faceWidth, unit),
   };
+/** Its sums are of a frame with a floor under the piece. */
+const isFloater = ({ sizes }: WorkedOut) => sizes.counts.riserBlocks !== undefined;
 const kilos = ({ weight }: WorkedOut) => `${weight.kg.toFixed(2)} kg`;
 
 export const BENCH_SUMS: readonly BenchSum[] = [
@@ -102,7 +104,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
       field('cardThickness', 'Shim card', '1/16', '1.5'),
     ],
     from: (worked, unit) =>
-      worked.resolved.design.build === 'floater'
+      isFloater(worked)
         ? {
             ...sized('piece', worked.sizes.piece.larger, unit),
             ...known(
@@ -132,12 +134,12 @@ export const BENCH_SUMS: readonly BenchSum[] = [
       field('screw', 'Screw at hand', '3/4', '20'),
     ],
     from: (worked, unit) =>
-      worked.resolved.design.build === 'floater'
+      isFloater(worked)
         ? known(
             {
               floor: own(worked, 'floor'),
               bar: own(worked, 'bar'),
-              riser: worked.sizes.figures.riser as Length | undefined,
+              riser: worked.sizes.figures.riser,
               side: worked.sizes.piece.larger.h,
             },
             unit,
@@ -163,7 +165,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     ],
     from: (worked, unit) => {
       const deep = worked.sizes.figures.object;
-      return typeof deep === 'number'
+      return deep !== undefined
         ? {
             ...sized('package', worked.sizes.package, unit),
             ...known(
@@ -195,7 +197,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
       field('heldEdges', 'Held edges, with commas', '7, 16, 16, 5, 5, 20', '180, 400, 400, 130, 130, 500', 'text'),
     ],
     from: (worked, unit) =>
-      worked.resolved.design.build === 'garment'
+      worked.sizes.figures.insert && worked.sizes.counts.pins !== undefined
         ? known(
             {
               flatWidth: own(worked, 'flatWidth') ?? worked.sizes.piece.larger.w,

@@ -1,6 +1,6 @@
 /** What happens to a job in the shop: steps begun and done, checks, holds, and the hand-over. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom, sentBackTo } from '@/core/route/route';
+import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom, sentBackTo } from '@/core/route/steps';
 import { blocks, jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import {

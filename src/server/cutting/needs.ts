@@ -2,7 +2,7 @@
 import type { CutJobView } from '@/contract/views';
 import { type Wanted, wantedOf } from '@/core/cutting/demand';
 import { type CutRequests, requestsFor } from '@/core/cutting/plan-request';
-import type { StepKey } from '@/core/route/route';
+import type { StepKey } from '@/core/route/steps';
 import type { Queries } from '@/db/client';
 import { agreedOfAll, openJobs, stepsOfAll } from '@/db/queries/jobs';
 import { partsOfTickets, pieceOf, rackThere } from '@/db/queries/rack';

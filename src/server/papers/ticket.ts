@@ -1,10 +1,11 @@
 /** The job ticket: what the bench needs at a glance, good in black and white. One page for each piece. */
+import { shownFigures } from '@/core/builds/figures';
 import bwipjs from 'bwip-js/node';
 import type { JobView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
 import { markingOut } from '@/core/sizing/mats';
-import { type Size, type Unit, toMm } from '@/core/units/length';
+import { type Unit, toMm } from '@/core/units/length';
 import { pointName, stationName, stepName } from '@/words/bench';
 import { buildName, figureName, legName, partName } from '@/words/builds';
 import { HARDWARE_NAMES, KIND_NAMES, dayName, hangingText } from '@/words/materials';
@@ -130,11 +131,9 @@ function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): n
 function ownFigures(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
   const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
   let y = top;
-  for (const [key, value] of Object.entries(worked.sizes.figures)) {
-    const name = figureName(key);
-    if (name === undefined || 'left' in Object(value) || value === 0) continue;
-    const text = typeof value === 'number' ? len(value) : `${len((value as Size).w)} × ${len((value as Size).h)}`;
-    sheet.text(name, x, y, { size: 9, colour: SOFT });
+  for (const figure of shownFigures(worked.sizes.figures)) {
+    const text = figure.unit === 'length' ? len(figure.value) : `${len(figure.value.w)} × ${len(figure.value.h)}`;
+    sheet.text(figureName(figure.key), x, y, { size: 9, colour: SOFT });
     sheet.text(text, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
     y += 5.2;
   }

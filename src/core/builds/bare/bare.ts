@@ -5,12 +5,13 @@ import { aLength, both } from '../fields';
 import { layered, spaced } from '../lay-up';
 
 export const bare = build({
+  publicName: 'bare',
   fields: {
     spacers: { kind: 'flag', usual: true },
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
   },
-  uses: ['moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   lay: (job, own) => {
     const laid = layered({ ...job, design: { ...job.design, mats: [] }, mats: [] });

@@ -1,7 +1,7 @@
 /** A frame the customer brings: the seat decides the package; nothing is charged for moulding. Source: handbook, builds 13, sizes. */
 import { fits, fitted } from '../../sizing/borders';
 import { packageOfSeat } from '../../sizing/match';
-import { type Length, length, size } from '../../units/length';
+import { type Length, length, mm, size } from '../../units/length';
 import { Notebook } from '../../working';
 import { type Job, build } from '../build';
 import { layered, packageAs } from '../lay-up';
@@ -16,8 +16,11 @@ function usualFit(job: Job, pack: ReturnType<typeof packageOfSeat>): 'centred' |
 }
 
 export const customerFrame = build({
+  publicName: "customer's frame",
+  keepsFrame: true,
+  standInFace: () => mm(25),
   fields: { seat: { kind: 'sides' } },
-  uses: ['window', 'mats', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   lay: (job, own) => {
     const { design, piece } = job;

@@ -16,13 +16,16 @@ export const boardFirst = (piece: Size, excess: Length, book: Notebook): Size =>
   ]);
 
 export const dryMount = build({
+  publicName: 'dry mount',
+  usualMount: 'dry mount',
+  pressesOnFace: true,
   fields: {
     excess: aLength({ usual: both(inches(1), mm(25)) }),
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
     spacers: { kind: 'flag', usual: false },
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 12 },
   lay: (job, own) => {

@@ -37,6 +37,9 @@ export function offTheRoll(
 }
 
 export const fabric = build({
+  publicName: 'stretched fabric',
+  usualPiece: { kind: 'textile', thickness: both(inches(0, 1, 16), mm(1)) },
+  ground: '#e9e1cf',
   fields: {
     spacers: { kind: 'flag', usual: true },
     stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
@@ -48,7 +51,7 @@ export const fabric = build({
     repeat: aLength({}),
     wayUp: { kind: 'flag' },
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 8, mount: 25 },
   lay: (job, own) => {

@@ -20,6 +20,9 @@ export const liftBoard = (piece: Size, inset: Length, book: Notebook): Size =>
   ]);
 
 export const float = build({
+  publicName: 'float on board',
+  ground: '#f1e9d8',
+  startsWithoutMat: true,
   fields: {
     floatBorder: aLength({ usual: both(inches(1), mm(25)) }),
     raised: { kind: 'flag' },
@@ -29,7 +32,7 @@ export const float = build({
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
   lay: (job, own) => {

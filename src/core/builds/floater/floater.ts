@@ -83,6 +83,13 @@ export function shims(gap: Length, stocked: readonly Length[], clear: Length): {
 }
 
 export const floater = build({
+  publicName: 'floater frame',
+  usualPiece: { kind: 'canvas', thickness: both(inches(0, 3, 4), mm(18)) },
+  ground: '#2b2a27',
+  pressesOnFace: true,
+  walled: true,
+  withoutShadow: true,
+  standInFace: (own) => own.wall as Length | undefined,
   fields: {
     gap: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
     wall: aLength({}),

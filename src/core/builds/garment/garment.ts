@@ -50,6 +50,10 @@ export interface SleeveBoard {
 }
 
 export const garment = build({
+  publicName: 'garment',
+  usualPiece: { kind: 'garment', thickness: both(inches(0, 1, 4), mm(6)) },
+  ground: '#ece4d2',
+  startsWithoutMat: true,
   fields: {
     spacers: { kind: 'flag', usual: true },
     stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
@@ -65,7 +69,7 @@ export const garment = build({
     insertThickness: aLength({ usual: both(mm(5), mm(5)) }),
     margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 15, mount: 50 },
   lay: (job, own) => {

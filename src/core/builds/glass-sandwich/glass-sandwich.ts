@@ -8,6 +8,10 @@ import { sheetKg } from '../layers';
 import { glazingLayer, pieceLayer } from '../layers';
 
 export const glassSandwich = build({
+  publicName: 'glass sandwich',
+  ground: '#dfe9e8',
+  pressesOnFace: true,
+  withoutShadow: true,
   fields: {
     showBorder: aLength({ usual: both(length(0), length(0)), zero: true }),
     stripWidth: aLength({}),

@@ -12,8 +12,9 @@ export const clipsOnSide = (side: Length, { clipStep }: Pick<Settings, 'clipStep
   Math.max(2, Math.ceil(side / clipStep) + 1);
 
 export const metalSections = build({
+  publicName: 'metal sections',
   fields: {},
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.metalAllowance,
   lay: (job) => {
     const { settings } = job;

@@ -1,12 +1,16 @@
 /** A mirror as glazing with no piece; safety film on its back. Source: handbook, builds 14. */
 import { DENSITY } from '../../materials';
+import { mm } from '../../units/length';
 import { type Layer, build } from '../build';
-import { aLength } from '../fields';
+import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-up';
 import { sheetKg } from '../layers';
 import { backingLayer } from '../layers';
 
 export const mirror = build({
+  publicName: 'mirror',
+  usualPiece: { kind: 'mirror', thickness: both(mm(4), mm(4)) },
+  mirrored: true,
   fields: { mirrorThickness: aLength({}) },
   uses: ['moulding', 'glazing', 'backing'],
   allowance: (settings) => settings.allowance,

@@ -2,7 +2,7 @@
 import { type Length, inches, length, minus, mm } from '../../units/length';
 import type { Notebook } from '../../working';
 import { build } from '../build';
-import { aLength } from '../fields';
+import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-up';
 import { pieceLayer } from '../layers';
 
@@ -23,6 +23,9 @@ export function clipsFor(
 }
 
 export const openCanvas = build({
+  publicName: 'open canvas',
+  usualPiece: { kind: 'canvas', thickness: both(inches(0, 3, 4), mm(18)) },
+  pressesOnFace: true,
   fields: { pieceDepth: aLength({}) },
   uses: ['moulding'],
   allowance: (settings) => (settings.homeUnit === 'in' ? inches(0, 1, 4) : mm(6)),

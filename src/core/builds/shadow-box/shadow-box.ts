@@ -59,6 +59,10 @@ export const sideStrips = (
 };
 
 export const shadowBox = build({
+  publicName: 'shadow box',
+  usualPiece: { kind: 'object', thickness: both(inches(1), mm(25)) },
+  ground: '#e6dcc4',
+  startsWithoutMat: true,
   fields: {
     objectDepth: aLength({}),
     clearance: aLength({ usual: both(inches(0, 1, 4), mm(6)), zero: true }),
@@ -67,7 +71,7 @@ export const shadowBox = build({
     full: { kind: 'choice', of: ['upright', 'across'] },
     package: { kind: 'size' },
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 35 },
   lay: (job, own) => {
@@ -109,10 +113,14 @@ export const shadowBox = build({
       height: innerDepth,
       into: true,
     };
-    const loose: Loose[] = [
-      { ...strip, length: strips.upright },
-      { ...strip, length: strips.across },
-    ];
+    // A box without depth is cautioned, with what would help; there is no strip of it to cut.
+    const loose: Loose[] =
+      innerDepth > 0
+        ? [
+            { ...strip, length: strips.upright },
+            { ...strip, length: strips.across },
+          ]
+        : [];
     const board: Layer = job.mountBoard
       ? {
           part: 'mount board',

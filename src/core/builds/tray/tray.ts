@@ -31,6 +31,12 @@ export function traySizes(piece: Size, showBorder: Length, under: Length, book: 
 }
 
 export const tray = build({
+  publicName: 'tray',
+  usualPiece: { kind: 'panel', thickness: both(inches(0, 3, 4), mm(18)) },
+  pressesOnFace: true,
+  walled: true,
+  groundOfMoulding: true,
+  standInFace: (own) => (own.lip as Length | undefined) ?? mm(10),
   fields: {
     showBorder: aLength({ usual: both(inches(2), mm(50)) }),
     toOuterFace: aLength({}),

@@ -3,8 +3,9 @@ import { build } from '../build';
 import { layered } from '../lay-up';
 
 export const windowMat = build({
+  publicName: 'window mat',
   fields: {},
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   needsMat: true,
   allowance: (settings) => settings.allowance,
   lay: (job) => layered(job),

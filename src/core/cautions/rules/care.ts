@@ -10,8 +10,6 @@ const uses = ({ resolved: { design } }: Facts, part: 'mats' | 'glazing') => BUIL
 const beyond = (value: Length | undefined, most: Length | undefined) =>
   value !== undefined && most !== undefined && value > most;
 
-const PRESSED = ['dry-mount', 'glass-sandwich', 'floater', 'tray', 'open-canvas'];
-
 export const CARE_RULES: readonly Rule[] = [
   {
     code: 'no-uv',
@@ -105,7 +103,7 @@ export const CARE_RULES: readonly Rule[] = [
         figures: {},
         edit: [
           ...set(design, ['mount'], 'hinges'),
-          ...(design.build === 'dry-mount'
+          ...(BUILDS[design.build].usualMount === 'dry mount'
             ? [
                 ...set(design, ['build'], design.mats.length > 0 ? 'window-mat' : 'bare'),
                 ...set(design, ['own'], undefined),
@@ -146,8 +144,8 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'thick-paint',
     level: 'warn',
     path: 'piece.thickPaint',
-    fires: ({ thickPaint, build, mount }) =>
-      thickPaint && (PRESSED.includes(build ?? '') || mount === 'dry mount') ? {} : undefined,
+    fires: ({ thickPaint, pressesOnFace, mount }) =>
+      thickPaint && (pressesOnFace || mount === 'dry mount') ? {} : undefined,
   },
   {
     code: 'safety-glazing',

@@ -1,4 +1,5 @@
 /** What several rules need to make their ways out. */
+import type { WayOutCode } from '../../issue-codes';
 import { BUILDS } from '../../builds';
 import type { Design } from '../../design/design';
 import { set } from '../../design/edit';
@@ -8,7 +9,7 @@ import type { Facts, Figures, WayOut } from '../caution';
 import type { Situation } from '../situation';
 
 export const way = (
-  code: string,
+  code: WayOutCode,
   design: Design,
   path: (string | number)[],
   to: unknown,
@@ -20,7 +21,7 @@ export const way = (
 });
 
 export const ownWay = (
-  code: string,
+  code: WayOutCode,
   { resolved: { design } }: Facts,
   key: string,
   to: unknown,

@@ -3,6 +3,7 @@
  * It makes the cuts in the order they are written, each from edge to edge of one piece, and looks at the pieces that
  * come out: they are the parts and offcuts that were promised, or waste. Source: handbook, cutting.
  */
+import type { PlanCheckIssue } from '../../issue-codes';
 import { type Issue, issue } from '../../issue';
 import type { PlannedSheet, SheetsPlan, SheetsRequest } from '../request';
 
@@ -98,7 +99,7 @@ function checkSheet(
   const { pieces, wrong } = cutUp(sheet, whole, request.kerf, material.minBreak ?? request.minBreak, at);
   const { short, long } = request.minOffcut;
   const free = [...pieces];
-  const takeOut = (wanted: Piece, code: string, name: string) => {
+  const takeOut = (wanted: Piece, code: PlanCheckIssue, name: string) => {
     const index = free.findIndex((one) => same(one, wanted));
     if (index < 0) wrong.push(issue(code, { name }, at));
     else free.splice(index, 1);

@@ -1,6 +1,7 @@
 /** One build by itself: laid up by the same function as a whole design. */
 import { z } from 'zod';
-import { BUILDS, type BuildCode } from '../../builds';
+import { BUILDS, BUILD_CODES, type BuildCode, codeNamed } from '../../builds';
+import { type FigureKey, figuresOf } from '../../builds/figures';
 import type { Job, Laid } from '../../builds/build';
 import { ownOf } from '../../builds/fields';
 import { clipsOnSide, pairFrom } from '../../builds/metal-sections/metal-sections';
@@ -10,32 +11,19 @@ import { type Length, type Size, inches, length, mm, size } from '../../units/le
 import { type Answer, L, type Sum, figure, sidesL, sizeL, topic, unitL } from '../sum';
 import { aJob, aMoulding, someBacking, someGlass } from '../bench';
 
-const NAMES: Readonly<Record<string, BuildCode>> = {
-  'window mat': 'window-mat',
-  bare: 'bare',
-  'dry mount': 'dry-mount',
-  'float on board': 'float',
-  'floater frame': 'floater',
-  'open canvas': 'open-canvas',
-  tray: 'tray',
-  'shadow box': 'shadow-box',
-  garment: 'garment',
-  'stretched fabric': 'fabric',
-  'glass sandwich': 'glass-sandwich',
-  'metal sections': 'metal-sections',
-  "customer's frame": 'customer-frame',
-  mirror: 'mirror',
-};
-const names = [...Object.keys(NAMES), ...Object.keys(BUILDS)] as [string, ...string[]];
+const names = [...BUILD_CODES.map((code) => BUILDS[code].publicName), ...BUILD_CODES] as [string, ...string[]];
 
+/** Lengths of the chain of sizes, beside those that the builds ask for. */
+const SHARED =
+  'overlap floatGap reveal faceWidth rabbetWidth rabbetDepth allowance glazing mountBoard backingThickness fastenerRoom paneThickness';
 const LENGTHS = [
-  'overlap floatGap reveal faceWidth rabbetWidth rabbetDepth allowance stripWidth stripDepth floatBorder inset gap wall',
-  'innerDepth pieceDepth setBack riserMin cardThickness floor bar excess showBorder toOuterFace lip under glazing mountBoard',
-  'backingThickness fastenerRoom objectDepth clearance margin stripThickness flatWidth visibleHeight garmentHeight stretch tuck',
-  'sleeveCuff sleeveOuter sleeveUnder wrap paneThickness rollWidth repeat mirrorThickness',
-]
-  .join(' ')
-  .split(' ');
+  ...new Set([
+    ...SHARED.split(' '),
+    ...BUILD_CODES.flatMap((code) =>
+      Object.entries(BUILDS[code].fields).flatMap(([key, field]) => (field.kind === 'length' ? [key] : [])),
+    ),
+  ]),
+];
 const body = z.strictObject({
   unit: unitL,
   build: z.enum(names),
@@ -80,14 +68,13 @@ function laidUp(code: BuildCode, given: Given, of: Record<string, Length>, sum: 
     sum.area('piece', given.piece) ?? cloth ?? pack ?? size(of.flatWidth ?? inches(10), of.visibleHeight ?? inches(10));
   const start = newDesign(settings, { mat: '', moulding: '', glazing: '', backing: '' }, piece.w, piece.h);
   const border = sum.edges('border', given.border);
-  const matted =
-    code === 'window-mat' || border !== undefined || of.floatGap !== undefined || given.layers !== undefined;
+  const matted = build.needsMat || border !== undefined || of.floatGap !== undefined || given.layers !== undefined;
   const reveal = of.reveal ?? settings.reveal;
   const own: Record<string, unknown> = { ...of };
   if (given.heldEdges)
     own.heldEdges = given.heldEdges.map((one, index) => sum.len(`heldEdges.${index}`, one, length(1)));
   if (given.seat) own.seat = sum.edges('seat', given.seat);
-  if (code === 'shadow-box' && pack) own.package = pack;
+  if ('package' in build.fields && pack) own.package = pack;
   for (const key of ['raised', 'laid', 'full', 'wayUp'] as const) if (given[key] !== undefined) own[key] = given[key];
   const design: Design = {
     ...start,
@@ -133,8 +120,8 @@ const OWN: Partial<Record<BuildCode, (laid: Laid, of: Record<string, Length>, gi
       })),
       ...(riser
         ? {
-            riser: sum.say(figures.riser as Length),
-            proud: sum.say(figures.proud as Length),
+            riser: sum.say(figures.riser!),
+            proud: sum.say(figures.proud!),
             riserNeeded: counts.riserNeeded,
             riserBlocks: counts.riserBlocks,
           }
@@ -148,10 +135,10 @@ const OWN: Partial<Record<BuildCode, (laid: Laid, of: Record<string, Length>, gi
     };
   },
   'shadow-box': (laid, _of, given, sum) => ({
-    innerDepth: sum.say(laid.figures.innerDepth as Length),
+    innerDepth: sum.say(laid.figures.innerDepth!),
     clearanceKept: laid.counts.clearanceKept,
     fires: firing({ ...laid.box }, sum.settings, ['object-touches-glass', 'object-near-glass']),
-    rabbetDepthNeeded: sum.say(laid.figures.rabbetDepthNeeded as Length),
+    rabbetDepthNeeded: sum.say(laid.figures.rabbetDepthNeeded!),
     ...(given.package || given.piece
       ? {
           strips: laid.loose.map((one) => ({
@@ -159,14 +146,14 @@ const OWN: Partial<Record<BuildCode, (laid: Laid, of: Record<string, Length>, gi
             length: sum.say(one.length!),
             height: sum.say(one.height!),
           })),
-          visibleFloor: sum.saySize(laid.figures.visibleFloor as Size),
+          visibleFloor: sum.saySize(laid.figures.visibleFloor!),
         }
       : {}),
   }),
   garment: (laid, _of, given, sum) => {
     const pins = String(laid.counts.pinsPerEdge).split(' ').filter(Boolean).map(Number);
     return {
-      insert: sum.saySize(laid.figures.insert as Size),
+      insert: sum.saySize(laid.figures.insert!),
       ...(given.heldEdges ? { pinsPerEdge: pins, pins: laid.counts.pins } : {}),
     };
   },
@@ -192,13 +179,21 @@ const OWN: Partial<Record<BuildCode, (laid: Laid, of: Record<string, Length>, gi
     strips: laid.loose.map((one) => ({ count: one.count, length: sum.say(one.length!) })),
   }),
   'open-canvas': (laid, _of, _given, sum) => ({
-    proud: sum.say(laid.figures.proud as Length),
+    proud: sum.say(laid.figures.proud!),
     clips: laid.counts.clips,
   }),
   'customer-frame': (laid) => ({ fits: laid.counts.fits }),
 };
-/** Lengths and sizes that are said by their own names. */
-const FIGURES = ['board', 'liftBoard', 'boardFirst', 'boardTrimmed', 'cut', 'baseWidth', 'offTheRoll'];
+/** Figures that are said by their own names. */
+const SAID: readonly FigureKey[] = [
+  'board',
+  'liftBoard',
+  'boardFirst',
+  'boardTrimmed',
+  'cut',
+  'baseWidth',
+  'offTheRoll',
+];
 const UNFRAMED: readonly BuildCode[] = [
   'glass-sandwich',
   'shadow-box',
@@ -212,16 +207,16 @@ export const builds = topic({
   title: 'Builds',
   body: body as z.ZodType<Given>,
   answer: (given, sum) => {
-    const code = NAMES[given.build] ?? (given.build as BuildCode);
+    const code = codeNamed(given.build)!;
     const of = lengthsOf(given, sum);
     const { laid } = laidUp(code, given, of, sum);
     if (laid.issues && laid.issues.length > 0) return [...laid.issues];
     const outer = laid.frames.at(-1);
     const walled = outer?.inside !== undefined;
     const framed = of.faceWidth !== undefined && of.rabbetWidth !== undefined;
-    const said = Object.entries(laid.figures)
-      .filter(([key]) => FIGURES.includes(key))
-      .map(([key, value]) => [key, typeof value === 'number' ? sum.say(value) : sum.saySize(value as Size)]);
+    const said = figuresOf(laid.figures)
+      .filter(({ key }) => SAID.includes(key))
+      .map((figure) => [figure.key, figure.unit === 'length' ? sum.say(figure.value) : sum.saySize(figure.value)]);
     return {
       ...(laid.matted ? { opening: sum.saySize(laid.matted.opening) } : {}),
       ...(walled

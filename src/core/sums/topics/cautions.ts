@@ -1,5 +1,7 @@
 /** The rules on facts given by hand. */
 import { z } from 'zod';
+import type { CautionCode } from '../../issue-codes';
+import { buildNamed } from '../../builds';
 import { firing } from '../../cautions/cautions';
 import { RULES } from '../../cautions/rules';
 import type { Situation } from '../../cautions/situation';
@@ -99,6 +101,7 @@ function situation(given: Given, sum: Sum): Situation {
     shopLimit,
     ratingsStocked,
     rated: _rated,
+    build,
     ...rest
   } = given;
   const texts = Object.fromEntries(
@@ -123,6 +126,7 @@ function situation(given: Given, sum: Sum): Situation {
     ...(top !== undefined && bottom !== undefined ? { border: { top, bottom } } : {}),
     ...(bridges ? { bridges: bridges.map((one, index) => sum.len(`bridges.${index}`, one, mm(1))) } : {}),
     ...(held ? { fixing: held } : {}),
+    pressesOnFace: build === undefined ? false : (buildNamed(build)?.pressesOnFace ?? false),
     ...(stack !== undefined ? { stack, room: minus(rabbetDepth ?? length(0), stack) } : {}),
     ...(weight === undefined ? {} : { weight }),
     ...(limit === undefined ? {} : { mouldingLimit: limit }),
@@ -153,14 +157,14 @@ export const cautions = topic({
   title: 'Cautions',
   body: body as z.ZodType<Given>,
   answer: (given, sum) => {
-    const codes = RULES.map((rule) => rule.code);
-    const unknown = given.check?.findIndex((code) => !codes.includes(code)) ?? -1;
+    const isCode = (code: string): code is CautionCode => RULES.some((rule) => rule.code === code);
+    const unknown = given.check?.findIndex((code) => !isCode(code)) ?? -1;
     if (unknown >= 0)
       return [{ code: 'caution-unknown', path: `check.${unknown}`, figures: { code: given.check![unknown]! } }];
     const settings = {
       ...sum.settings,
       fastenerRoom: sum.len('fastenerRoom', given.fastenerRoom as string | undefined, sum.settings.fastenerRoom),
     };
-    return { fires: firing(situation(given, sum), settings, given.check) };
+    return { fires: firing(situation(given, sum), settings, given.check?.filter(isCode)) };
   },
 });

@@ -1,0 +1,91 @@
+/** What a framer is cautioned of. */
+import type { CautionCode } from '@/core/issue-codes';
+import { pointName } from '../bench';
+import { type Sentences, cap } from './sentence';
+
+const PLACE_NAMES: Record<string, string> = {
+  public: 'A public place',
+  child: 'A child’s room',
+  'over a bed': 'Over a bed',
+};
+
+export const CAUTIONS: Sentences<CautionCode> = {
+  'opening-not-covered': ({ len }) =>
+    `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
+  'opening-overlap-small': ({ len }) =>
+    `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
+  'trim-original': ({ len }) =>
+    `The package ${len('packageW')} × ${len('packageH')} is smaller than the piece ${len('pieceW')} × ${len('pieceH')}, and an original is never trimmed.`,
+  'border-thin': ({ len }) =>
+    `Only ${len('seen')} of border is seen; on a piece this large ${len('least')} or more looks meant.`,
+  'depth-proud': ({ deep }) => `The stack is ${deep('total')} deep and stands ${deep('proud')} proud of the rabbet.`,
+  'depth-tight': ({ deep }) => `Fits with ${deep('room')} to spare; points want ${deep('wanted')}.`,
+  'depth-loose': ({ deep }) =>
+    `${deep('room')} of the rabbet stays empty: fill up to ${deep('filler')} behind, so that nothing rattles.`,
+  'board-too-small': ({ f, len }) =>
+    `${f.name} comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-small': ({ len }) =>
+    `This glazing comes no larger than ${len('sheetW')} × ${len('sheetH')}; the package is ${len('w')} × ${len('h')}.`,
+  'glass-too-big': ({ len }) =>
+    `Glass of ${len('w')} × ${len('h')} is dangerous to handle: acrylic or thicker glass, two people, gloves.`,
+  'stick-too-short': ({ len }) =>
+    `The longest leg is ${len('leg')}; a stick is ${len('stick')} less ${len('trim')} at each end.`,
+  'rabbet-narrow': ({ len }) =>
+    `A rabbet of ${len('rabbet')} could let the package slip out; ${len('least')} is wanted.`,
+  'moulding-weak': ({ f }) => `The piece weighs ${f.kg} kg; this moulding carries ${f.limit} kg.`,
+  'no-uv': () => 'Worth keeping, but the glazing does not hold back ultraviolet light.',
+  'not-archival': ({ f }) => `${f.name} is not acid-free, and the piece cannot be had again.`,
+  'no-wire': ({ f }) =>
+    `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
+  'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
+  'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
+  'adhesive-on-document': () => 'Tape or glue on a document takes from its value: corners or edge strips instead.',
+  'border-bottom-light': ({ len }) =>
+    `The bottom border, ${len('bottom')}, is narrower than the top, ${len('top')}: it looks as if it slid down.`,
+  'bridge-narrow': ({ len }) =>
+    `A bridge or border of ${len('bridge')} between windows will not hold; ${len('least')} is the least.`,
+  'sheds-needs-spacer': ({ f }) =>
+    `${cap(f.medium)} sheds: flakes need a hidden spacer or room to fall behind the mat.`,
+  'sheds-static': ({ f }) => `Acrylic is static and lifts ${f.medium}: glass instead.`,
+  'touches-glass': ({ f }) => `The ${f.medium} would lie against the glazing and stick: a mat or spacer strips.`,
+  'coated-side': () => 'The glazing is coated: mark the coated side and keep it where it belongs.',
+  ammonia: ({ f }) =>
+    f.glazing === 'acrylic'
+      ? 'Acrylic: a cleaner made for it and a soft cloth, nothing with ammonia or alcohol.'
+      : 'An archival package: clean with no ammonia, away from the piece.',
+  'object-touches-glass': ({ f, deep }) =>
+    `The object is ${deep('object')} deep and the box ${deep('inner')}: it would touch the glass.${f.needed ? ` A rabbet of ${deep('needed')} would do.` : ''}`,
+  'object-near-glass': ({ f, deep }) =>
+    `The object is ${deep('object')} deep, the box ${deep('inner')}: less than ${deep('clearance')} to the glass.${f.needed ? ` A rabbet of ${deep('needed')} would do.` : ''}`,
+  'rabbet-widen-weak': ({ len }) =>
+    `Widening the rabbet by ${len('x')} a side leaves ${len('wood')} of wood: no points from behind, corner brackets and a fillet instead.`,
+  'rabbet-widen-no': ({ len }) =>
+    `Widening the rabbet by ${len('x')} a side would leave ${len('wood')} of wood; less than ${len('least')} does not hold. Another moulding or size.`,
+  'screw-through': ({ len }) =>
+    `A screw of ${len('screw')} comes within ${len('clear')} of the face, ${len('deep')} away.`,
+  'screw-short': ({ len }) => `A screw of ${len('screw')} does not reach a third into the bar.`,
+  'keyed-fixed': () => 'Screwed hard, the keys can no longer widen the stretcher: oversized holes and washers.',
+  'canvas-no-gap': ({ len }) => `A gap of ${len('gap')} lets the canvas touch the wall; ${len('least')} at least.`,
+  'keys-blocked': ({ len }) =>
+    `A gap of ${len('gap')} leaves the keys no room to widen the stretcher; ${len('least')} would.`,
+  'shim-uneven': ({ deep }) =>
+    `Cards of this thickness leave ${deep('off')} open on one side: the piece sits off centre.`,
+  'plate-too-wide': ({ len }) => `The hanger plate, ${len('plate')}, is wider than the rail behind it, ${len('rail')}.`,
+  'thick-paint': () => 'The paint stands high: never face down under weight, never pressed.',
+  'safety-glazing': ({ f }) =>
+    `${PLACE_NAMES[String(f.place)] ?? 'There'}: safety glazing or acrylic; local codes decide.`,
+  heavy: ({ f }) =>
+    `${f.kg} kg: two people lift it, two hooks or a cleat fixed into structure; local codes decide, a licensed installer where they require one.`,
+  'wire-orientation': () => 'As high as wide: the top and the ring side are marked on the ticket and the back.',
+  'value-high': ({ cash }) => `Worth ${cash('value')}, over ${cash('limit')}: a written agreement and a locked place.`,
+  'lead-time': ({ f }) => `Promised for ${f.promised}, but the material is here on ${f.here}.`,
+  damaged: () => 'Mould, flaking or tears: a conservator decides; the shop does not repair it.',
+  'old-finish': () => 'An old finish may hold lead: test before sanding or stripping, and follow local rules.',
+  'dust-fumes': () => 'Dust or fumes: extraction or outdoors, a respirator, no flame; read the label.',
+  darkens: () => 'This timber or finish changes with light: say so to the customer.',
+  'blade-glass': () => 'Glass and fresh blades: cut-resistant gloves and eye protection.',
+  wicking: () => 'Liquid runs under edges and cans spit: spray the cloth, away from the piece.',
+  'wire-shows': ({ len }) =>
+    `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
+  'enclosure-open': ({ f }) => `Tick “${pointName(String(f.tick))}” before the frame is closed.`,
+};

@@ -1,0 +1,26 @@
+/** Why something could not be read: the reasons that schemas and readers give as codes. */
+import type { Figures } from './sentence';
+
+const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
+  'mat-needed': () => 'this build needs a mat',
+  'moulding-needed': () => 'a moulding is needed',
+  'place-needed': () => 'a freely placed window needs its place',
+  'too-many-at-once': (f) => `1 to ${f.most} at once; ${f.sent} were sent`,
+  'not-seen': () => 'letters or figures that can be seen',
+  'day-out-of-range': () => 'a day from 2000 to 2199',
+  'not-a-pin': () => 'a PIN is four to eight digits',
+  'not-a-length': () => 'a length is a whole number of 1/320 mm up to 10 m',
+  'length-negative': () => 'a length is not negative',
+  'size-zero': () => 'a size is more than zero',
+  'slack-needed': () => 'some slack is needed to hook the wire',
+  'not-a-plain-number': () => 'a plain number such as 4.20, not negative',
+  'no-go-backwards': () => 'a no-go zone ends before it begins',
+  'chart-order': () => 'each size of the chart must be larger than the one before it',
+  'chart-empty': () => 'a chart has at least one step',
+};
+/** A reason in words; what a library said about a shape is said as it is. */
+export const reasonText = (figures: Figures): string => {
+  const reason = String(figures.reason);
+  return Object.hasOwn(REASONS, reason) ? REASONS[reason]!(figures) : reason;
+};
+export const wordedReasons: readonly string[] = Object.keys(REASONS);

@@ -1,0 +1,95 @@
+/** What a command or a request is refused for. */
+import type { ShopIssue } from '@/core/issue-codes';
+import { pointName, stepName } from '../bench';
+import { cautionName } from './caution-names';
+import { reasonText } from './reasons';
+import { type Sentences } from './sentence';
+
+/** `40 s`, `3 min`. */
+const waitText = (seconds: number) => (seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`);
+
+export const SHOP: Sentences<ShopIssue> = {
+  'sign-in-first': () => 'You are signed out. Sign in again; what you typed is kept.',
+  'not-permitted': ({ f }) => `A ${f.role} may not do this. Ask the owner.`,
+  'role-not-permitted': ({ f }) => `This is not for the ${f.role}. Ask the owner.`,
+  'command-internal': ({ f }) => `“${f.command}” is done by Lopren itself.`,
+  'origin-foreign': () => 'This came from a page of another site and was not done.',
+  'type-wrong': ({ f }) => `The body has to be application/json; it is ${f.read || 'nothing'}.`,
+  'upload-header': () => 'A file is sent with the header x-lopren-upload.',
+  'text-unreadable': () => 'There is a sign in this text that cannot be kept. Type it again.',
+  'set-up-code': () => 'That is not the code. It was printed where Lopren was started.',
+  'staff-unknown': () => 'Nobody of that name works here now.',
+  'last-owner': ({ f }) => `${f.name} is the only owner. Make somebody else an owner first.`,
+  'pins-differ': () => 'The two are not the same.',
+  'rack-stale': ({ f }) =>
+    `${f.code || 'This piece'} was changed at another screen. Look again; what you typed stays here.`,
+  'settings-stale': () => 'The settings were changed at another screen. Look again; what you typed stays here.',
+  'setting-out': ({ f }) => `“${f.read}” was read. A whole number from ${f.least} to ${f.most} was expected.`,
+  'disk-full': () =>
+    'The disk is nearly full, so nothing new can be kept. Make room; reading goes on, and nothing is lost.',
+  'shop-busy': () => 'The shop’s database does not answer just now. Try again in a moment; nothing is half done.',
+  'back-up-running': () => 'A back-up is being made already.',
+  'back-up-failed': ({ f }) => `The back-up was not made: ${f.reason}`,
+  'back-up-no-room': ({ f }) => `The back-up was not made: ${f.megabytes} MB of room are needed.`,
+  'restore-no-file': ({ f }) => `There is no file ${f.file}.`,
+  'restore-not-empty': ({ f }) =>
+    `The folder ${f.folder} is not empty, and nothing was written. Restore into an empty one, or set LOPREN_DATA.`,
+  'restore-broken': ({ f }) => `${f.file} cannot be restored: ${f.reason}. Nothing was written.`,
+  'input-wrong': ({ f }) => `This could not be read: ${reasonText(f)}.`,
+  'command-unknown': ({ f }) => `There is no command “${f.name}”.`,
+  'command-reused': () => 'This request was used before for something else. Reload the page and try again.',
+  'already-there': () => 'This is there already.',
+  'shop-exists': () => 'The shop is set up already. Sign in.',
+  'shop-unknown': () => 'The shop is not set up yet.',
+  'name-taken': ({ f }) => `${f.name} is there already. Names must differ.`,
+  'quote-impossible': () =>
+    'A piece of this quote can no longer be made as it was chosen. Open it at the desk and choose again.',
+  'material-invented': () => 'A material of this order is not from the books. Choose it again from the list.',
+  'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
+  'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
+  'customer-unknown': () => 'Choose or add the customer first.',
+  'order-unknown': () => 'There is no such order.',
+  'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',
+  'order-stale': ({ f }) =>
+    `Order ${f.number} was changed elsewhere since you opened it. Your typing is kept; choose whose version stays.`,
+  'order-agreed': ({ f }) => `Order ${f.number} is ${f.state} already; nothing was changed.`,
+  'caution-refuses': ({ f }) => `Piece ${f.piece} cannot be accepted while “${cautionName(String(f.caution))}” stands.`,
+  'caution-needs-reason': ({ f }) => `Piece ${f.piece}: say why “${cautionName(String(f.caution))}” is accepted.`,
+  'price-missing': ({ f }) => `${f.name} has no cost in the books, so there is no price to agree.`,
+  'price-too-high': ({ cash }) => `This comes to more than ${cash('most')}, the most that can be kept.`,
+  'price-changed': ({ cash }) =>
+    `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
+  'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'payment-above-balance': ({ cash }) => `${cash('amount')} is more than the balance of ${cash('balance')}.`,
+  'payment-unknown': () => 'There is no such payment.',
+  'payment-reversed': () => 'This payment is reversed already.',
+  'amount-wrong': ({ f }) => `“${f.typed}” is not an amount. Expected something like 94.00.`,
+  'card-declined': () => 'The card was declined. Nothing was booked; try another card, or cash.',
+  'card-silent': () => 'The terminal still does not answer.',
+  'card-waiting': ({ cash }) => `The terminal has not answered about ${cash('amount')} yet. Ask it again first.`,
+  'card-unknown': () => 'The terminal was never asked for this.',
+  'cancel-with-money': ({ cash }) =>
+    `${cash('paid')} has been paid. Give it back (reverse the payments) before the order is cancelled.`,
+  'balance-open': ({ cash }) => `${cash('balance')} is still to be paid.`,
+  'job-unknown': () => 'There is no such job.',
+  'job-stale': ({ f }) => `${f.ticket} was changed at another screen. This is how it stands now; look and tap again.`,
+  'job-closed': ({ f }) => `${f.ticket} is ${f.state}; nothing can be done at the bench.`,
+  'job-held': ({ f }) => `${f.ticket} is on hold: ${f.reason}.`,
+  'job-not-held': ({ f }) => `${f.ticket} is not on hold.`,
+  'job-not-ready': ({ f }) => `${f.ticket} has not passed its final check yet.`,
+  'step-elsewhere': ({ f }) => `“${stepName(String(f.step))}” is not done here.`,
+  'step-needs': ({ f }) => `“${stepName(String(f.needs))}” comes first.`,
+  'step-done': ({ f }) => `“${stepName(String(f.step))}” is done already.`,
+  'step-not-begun': ({ f }) => `“${stepName(String(f.step))}” was not begun, so there is nothing to undo.`,
+  'step-later': ({ f }) => `“${stepName(String(f.later))}” rests on it. Undo that first.`,
+  'check-open': ({ f }) => `“${pointName(String(f.point))}” is neither passed nor failed yet.`,
+  'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,
+  'pin-wrong': ({ f }) =>
+    `That is not ${f.name}’s PIN.${Number(f.seconds) > 0 ? ` Wait ${waitText(Number(f.seconds))}, then try again.` : ''}`,
+  'pin-slow': ({ f }) => `${f.name} can try again here in ${waitText(Number(f.seconds))}.`,
+  'body-too-large': ({ f }) => `That is larger than ${f.most}. Nothing was read.`,
+  'body-not-json': () => 'This is not JSON.',
+  'too-many': () => 'Too many computations at once. Wait a second.',
+  'connection-lost': () => 'The server does not answer. What you typed is kept here; try again in a moment.',
+  fault: () => 'Something broke on our side. Nothing was changed; try again.',
+};

@@ -1,0 +1,28 @@
+/** Ways out of a caution. */
+import type { WayOutCode } from '@/core/issue-codes';
+import { type Sentences } from './sentence';
+
+export const WAYS: Sentences<WayOutCode> = {
+  'set-overlap': ({ len }) => `Overlap ${len('overlap')}`,
+  'widen-border': ({ len }) => `Border ${len('border')}`,
+  'use-backing': ({ f }) => `Use ${f.name}`,
+  'use-board': ({ f }) => `Use ${f.name}`,
+  'use-glazing': ({ f }) => `Use ${f.name}`,
+  'use-archival': ({ f }) => `Use ${f.name}`,
+  'use-moulding': ({ f }) => `Use ${f.name}`,
+  'fewer-mats': () => 'Leave out the lowest mat',
+  'no-hanging': () => 'No wire; two hooks on the wall',
+  'more-slack': ({ f }) => `Slack ${f.slack}`,
+  'less-slack': ({ f }) => `Slack ${f.slack}`,
+  'two-hooks': () => 'Two hooks on the frame, no wire',
+  'hinge-instead': () => 'Hinges that come off again',
+  'corners-instead': () => 'Corner pockets instead',
+  'even-border': () => 'Bottom as wide as the top',
+  'widen-bridge': ({ len }) => `Bridges ${len('bridge')}`,
+  'add-spacer': () => 'A hidden spacer mat',
+  'add-strips': () => 'Spacer strips under the lip',
+  'own-size': () => 'Its own outside size',
+  'oversized-holes': () => 'Oversized holes and washers',
+  'set-gap': ({ len }) => `Gap ${len('gap')}`,
+  'lower-rings': ({ len }) => `Rings ${len('distance')} below the top`,
+};
