@@ -53,6 +53,7 @@ build();
 const killed = beside(process.execPath, ['tests/crash/kill-loop.mjs'], 'test-results/kill.log');
 step('lint');
 tool('eslint', ['--max-warnings', '0', '.']);
+tool('depcruise', ['src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
 step('types');
 tool('tsc', ['--noEmit']);
 step('kill -9');

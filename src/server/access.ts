@@ -12,6 +12,7 @@ import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { isUnavailable } from '@/db/client';
 import type { Person } from '@/db/queries/staff';
+import type { Caller } from './caller';
 import { house } from './compose';
 import type { Asker } from './door';
 import type { House } from './house';
@@ -35,12 +36,6 @@ const viewerOf = <R extends Role>(of: House, { person, session }: Session): View
   ({ house: of, person, session }) as unknown as Viewer<R>;
 const allowed = (audience: Audience, role: Role) => typeof audience !== 'string' && audience.includes(role);
 
-/** Where a request came from, as the front in this program tells it. */
-export interface Caller {
-  readonly address: string;
-  readonly cookie: string | undefined;
-  readonly device: string | undefined;
-}
 export async function caller(): Promise<Caller> {
   const [jar, head] = [await cookies(), await headers()];
   return {

@@ -15,7 +15,7 @@ import {
   staffByName,
   touchSession,
 } from '@/db/queries/staff';
-import type { Caller } from './access';
+import type { Caller } from './caller';
 import type { House } from './house';
 import { takeAsLong, tryPin } from './pin-tries';
 
