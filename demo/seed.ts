@@ -5,11 +5,11 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { type Asked, type CommandName, commands } from '@/contract/commands';
-import { readMouldingList } from '@/core/books/moulding-list';
+import { readMouldingList } from '@/core/supplier-list/moulding-list';
 import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/steps';
 import { priceOrder } from '@/core/pricing/order-price';
-import { type Shop, workOut } from '@/core/work-out';
+import { type WorkOutContext, workOut } from '@/core/work-out';
 import { type Design, newDesign } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
@@ -23,12 +23,12 @@ import { dayOf, daysAfter } from '@/server/clock';
 import { handlers } from '@/server/commands';
 import { perform } from '@/server/door';
 import { cutJobs, cutRequests } from '@/server/cutting/needs';
-import { type Books, type House, readBooks } from '@/server/house';
+import { type ShopData, type AppContext, readBooks } from '@/server/app-context';
 import { hashPin } from '@/server/pins';
 import {
   STARTING_BACKINGS,
   STARTING_GLAZINGS,
-  STARTING_HOUSE,
+  STARTING_MATERIALS,
   STARTING_MATS,
   startingPrices,
 } from '@/server/starting-books';
@@ -40,8 +40,8 @@ const inch = (text: string) => mustParseLength(text, { unit: 'in' });
 const SETTINGS = defaultSettings('in');
 
 function designOf(piece: DemoPiece): Design {
-  const plain = newDesign(SETTINGS, STARTING_HOUSE, inch(piece.size[0]), inch(piece.size[1]));
-  const start = withBuild(plain, piece.build ?? 'window-mat', SETTINGS, STARTING_HOUSE);
+  const plain = newDesign(SETTINGS, STARTING_MATERIALS, inch(piece.size[0]), inch(piece.size[1]));
+  const start = withBuild(plain, piece.build ?? 'window-mat', SETTINGS, STARTING_MATERIALS);
   const mats = (piece.mats ?? ['RAG-SHELL']).map((code, index) => ({
     board: { code },
     reveal: index === 0 ? length(0) : SETTINGS.reveal,
@@ -66,8 +66,8 @@ class Teller {
   by: (typeof STAFF)[number]['name'] = 'Ines';
   constructor(
     private readonly tx: Tx,
-    private readonly house: House,
-    readonly shop: Shop,
+    private readonly app: AppContext,
+    readonly shop: WorkOutContext,
     private readonly ids: ReadonlyMap<string, string>,
     now: Date,
   ) {
@@ -80,7 +80,7 @@ class Teller {
       crypto.randomUUID(),
       name,
       commands[name].payload.parse(payload) as never,
-      { house: this.house, by: this.ids.get(this.by)!, now: this.at },
+      { app: this.app, by: this.ids.get(this.by)!, now: this.at },
       handlers,
     );
   }
@@ -225,7 +225,7 @@ async function fillRack(tell: Teller): Promise<void> {
 }
 
 /** Plans and confirms the cuts of some jobs, as the shop did on that day. */
-async function cutThese(tell: Teller, tx: Tx, books: Books, tickets: readonly string[]): Promise<void> {
+async function cutThese(tell: Teller, tx: Tx, books: ShopData, tickets: readonly string[]): Promise<void> {
   const { requests } = await cutRequests(tx, books, tickets);
   const best = (jobs: Job[]) => {
     const engine = new Engine(
@@ -244,18 +244,18 @@ async function cutThese(tell: Teller, tx: Tx, books: Books, tickets: readonly st
   });
 }
 
-export async function seedDemo(house: House): Promise<void> {
-  if (await getShop(house.db)) return;
-  const now = house.clock.now();
+export async function seedDemo(app: AppContext): Promise<void> {
+  if (await getShop(app.db)) return;
+  const now = app.clock.now();
   const hashes = await Promise.all(STAFF.map((one) => hashPin(one.pin)));
   const csv = fs.readFileSync(path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo', 'mouldings.csv'), 'utf8');
   const mouldings = readMouldingList(csv).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
-  await house.db.transaction(async (tx) => {
+  await app.db.transaction(async (tx) => {
     await insertShop(tx, {
       name: 'Quillet Framing',
       home_unit: 'in',
       prices: startingPrices(),
-      house: STARTING_HOUSE,
+      house: STARTING_MATERIALS,
       demo: true,
     });
     const people = new Map(STAFF.map((one) => [one.name as string, crypto.randomUUID() as string]));
@@ -273,8 +273,8 @@ export async function seedDemo(house: House): Promise<void> {
     const books = (await readBooks(tx))!;
     const tell = new Teller(
       tx,
-      house,
-      { settings: books.settings, books: books.catalogue, prices: books.prices },
+      app,
+      { settings: books.settings, catalogue: books.catalogue, prices: books.prices },
       people,
       daysAfter(now, -80),
     );
@@ -295,5 +295,5 @@ export async function seedDemo(house: House): Promise<void> {
       if (cut.length > 0) await cutThese(tell, tx, books, cut);
     }
   });
-  house.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
+  app.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
 }

@@ -1,12 +1,12 @@
 /** A small shop for tests: the materials and prices of the worked example, and a few others to choose from. */
 import { type Design, newDesign } from '@/core/design/design';
-import type { Backing, Catalogue, Glazing, Moulding, Sheet } from '@/core/materials';
+import type { Backing, Catalogue, Glazing, Moulding, SheetMaterial } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import { defaultSettings } from '@/core/settings';
 import { type Unit, inches, length, mm } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
 import { money } from '@/core/units/money';
-import type { Shop } from '@/core/work-out';
+import type { WorkOutContext } from '@/core/work-out';
 import type { ShopView } from '@/contract/views';
 
 export const inch = (text: string) => mustParseLength(text, { unit: 'in', zeroAllowed: true });
@@ -27,7 +27,7 @@ export const moulding = (over: Partial<Moulding> = {}): Moulding => ({
   cost: { amount: '4.20', per: 'ft' },
   ...over,
 });
-export const mat = (over: Partial<Sheet> = {}): Sheet => ({
+export const mat = (over: Partial<SheetMaterial> = {}): SheetMaterial => ({
   code: 'A1',
   name: 'Shell',
   thickness: mm(1.4),
@@ -62,7 +62,7 @@ export const backing = (over: Partial<Backing> = {}): Backing => ({
 });
 
 const byCode = <T extends { code: string }>(...all: T[]) => new Map(all.map((one) => [one.code, one]));
-export const books: Catalogue = {
+export const catalogue: Catalogue = {
   mouldings: byCode(
     moulding(),
     moulding({
@@ -114,9 +114,9 @@ export const prices: PriceBook = {
   depositPercent: '50',
   quoteDays: 30,
 };
-export const shop = (unit: Unit = 'in', over: Partial<Shop> = {}): Shop => ({
+export const shop = (unit: Unit = 'in', over: Partial<WorkOutContext> = {}): WorkOutContext => ({
   settings: defaultSettings(unit),
-  books,
+  catalogue: catalogue,
   prices,
   ...over,
 });
@@ -128,12 +128,12 @@ export const shopView: ShopView = {
   homeUnit: 'in',
   demo: false,
   prices,
-  house: HOUSE,
+  defaults: HOUSE,
   lists: {
-    mouldings: [...books.mouldings.values()],
-    mats: [...books.mats.values()],
-    glazings: [...books.glazings.values()],
-    backings: [...books.backings.values()],
+    mouldings: [...catalogue.mouldings.values()],
+    mats: [...catalogue.mats.values()],
+    glazings: [...catalogue.glazings.values()],
+    backings: [...catalogue.backings.values()],
   },
 };
 /** The design of the worked price example: 12 × 16, one mat 2½ all round. */

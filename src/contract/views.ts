@@ -1,5 +1,5 @@
 /** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
-import type { Design, HouseChoice } from '@/core/design/design';
+import type { Design, DefaultMaterials } from '@/core/design/design';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
@@ -10,7 +10,7 @@ import type { ListedPiece } from '@/core/cutting/rack-list';
 import type { Wanted } from '@/core/cutting/demand';
 import type { PlanFigures } from '@/core/cutting/plan-figures';
 import type { WorkedOut } from '@/core/work-out';
-import type { PlannedRow } from '@/core/books/moulding-list';
+import type { PlannedRow } from '@/core/supplier-list/moulding-list';
 import type { Issue } from '@/core/issue';
 import type { Role } from './commands';
 import type { ShopSettings } from './settings';
@@ -60,7 +60,7 @@ export interface ShopView {
   readonly homeUnit: Unit;
   readonly demo: boolean;
   readonly prices: PriceBook;
-  readonly house: HouseChoice;
+  readonly defaults: DefaultMaterials;
   readonly lists: ListedMaterials;
 }
 export interface CustomerView {

@@ -1,7 +1,7 @@
 /** What is kept of a result that was agreed: all that papers and bench read; not how each figure came about. */
 import { sameValue } from './design/edit';
 import { AGREED_VERSION, upgradedAgreed } from './design/upgrades';
-import { type Shop, type WorkedOut, workOut } from './work-out';
+import { type WorkOutContext, type WorkedOut, workOut } from './work-out';
 
 export type Agreed = Omit<WorkedOut, 'workings'> & { readonly version: typeof AGREED_VERSION };
 
@@ -20,7 +20,7 @@ export const resultOf = ({ version: _version, ...kept }: Agreed): WorkedOut => (
  * With the workings made again from the frozen design. Sizes come out as they did; a figure that a changed setting
  * makes different today shows none.
  */
-export function withWorkings(agreed: Agreed, shop: Shop): WorkedOut {
+export function withWorkings(agreed: Agreed, shop: WorkOutContext): WorkedOut {
   const again = workOut(agreed.resolved.design, shop);
   const known = resultOf(agreed);
   if (!again.ok || !sameValue(again.value.sizes, known.sizes)) return known;

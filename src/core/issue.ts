@@ -21,7 +21,7 @@ export const bad = (...issues: Issue[]): { ok: false; issues: Issue[] } => ({ ok
 /** Thrown by the throwing twins of functions that return an Outcome. */
 export class IssueError extends Error {
   constructor(readonly issues: Issue[]) {
-    super(issues.map((one) => one.code).join(', '));
+    super(issues.map((issue) => issue.code).join(', '));
     this.name = 'IssueError';
   }
 }

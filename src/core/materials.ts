@@ -33,7 +33,7 @@ export interface Moulding {
 }
 
 /** Anything sold by area: mat board, glazing, backing. `cost` is per square foot or square metre. */
-export interface Sheet {
+export interface SheetMaterial {
   readonly code: string;
   readonly name: string;
   readonly thickness: Length;
@@ -45,13 +45,13 @@ export interface Sheet {
   readonly archival: boolean;
   readonly price?: ItemRule;
 }
-export interface Glazing extends Sheet {
+export interface Glazing extends SheetMaterial {
   readonly type: 'glass' | 'acrylic' | 'none';
   readonly uv: boolean;
   readonly coated: boolean;
 }
 export const BACKINGS = ['foam', 'hardboard', 'corrugated', 'mat', 'mdf'] as const;
-export interface Backing extends Sheet {
+export interface Backing extends SheetMaterial {
   readonly type: (typeof BACKINGS)[number];
 }
 
@@ -73,7 +73,7 @@ export const DENSITY = {
 /** The materials a design may name by code. */
 export interface Catalogue {
   readonly mouldings: ReadonlyMap<string, Moulding>;
-  readonly mats: ReadonlyMap<string, Sheet>;
+  readonly mats: ReadonlyMap<string, SheetMaterial>;
   readonly glazings: ReadonlyMap<string, Glazing>;
   readonly backings: ReadonlyMap<string, Backing>;
 }
@@ -87,7 +87,7 @@ export const EMPTY_CATALOGUE: Catalogue = {
 /** The same as lists, in the order of the books. */
 export interface ListedMaterials {
   readonly mouldings: readonly Moulding[];
-  readonly mats: readonly Sheet[];
+  readonly mats: readonly SheetMaterial[];
   readonly glazings: readonly Glazing[];
   readonly backings: readonly Backing[];
 }

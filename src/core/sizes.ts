@@ -1,5 +1,5 @@
 /** Every size of a piece that was laid up, as screens, papers and the open interface show them. Source: handbook, sizes. */
-import type { Job, Laid, Matted } from './builds/build';
+import type { ResolvedPiece, LayUp, Matted } from './builds/build';
 import type { Frame } from './sizing/frame';
 import { type BuildCounts, type BuildFigures, FIGURES, figuresOf } from './builds/figures';
 import { cutInto } from './builds/matting';
@@ -28,14 +28,14 @@ export interface Sizes {
   readonly counts: BuildCounts;
 }
 
-export function sizesOf(job: Job, laid: Laid): Sizes {
-  const { book, settings, design } = job;
+export function sizesOf(job: ResolvedPiece, laid: LayUp): Sizes {
+  const { log: log, settings, design } = job;
   const { matted, package: pack } = laid;
   const outer = laid.frames.at(-1);
-  const holding = laid.frames.find((one) => one.of !== 'fillet');
+  const holding = laid.frames.find((frame) => frame.of !== 'fillet');
   const [half] = halve(design.frame.inner?.[0]?.allowance ?? design.frame.allowance);
   const seen = (border: Sides, side: keyof Sides, rabbetWidth: Length): Length =>
-    book.note(
+    log.note(
       `sizes.visibleBorder.${side}`,
       `border seen, ${side}`,
       'border − (rabbet width − half the allowance)',
@@ -56,7 +56,7 @@ export function sizesOf(job: Job, laid: Laid): Sizes {
     visibleBorder: matted && holding?.rabbet ? visible(matted.border, holding.moulding.rabbetWidth) : undefined,
     package: pack,
     cutPackage: cutInto(pack, settings.cuttingStep),
-    unitedSize: book.note(
+    unitedSize: log.note(
       'sizes.unitedSize',
       'united size',
       'package width + package height',
@@ -75,7 +75,7 @@ export function sizesOf(job: Job, laid: Laid): Sizes {
 }
 
 /** Designs that cannot be built at all: an issue beside the field, before any caution is asked. */
-export function impossible({ design }: Pick<Job, 'design'>, laid: Laid): Issue[] {
+export function impossible({ design }: Pick<ResolvedPiece, 'design'>, laid: LayUp): Issue[] {
   const issues: Issue[] = [...(laid.issues ?? [])];
   const { piece } = design;
   const tooMuch = (first: number, second: number | undefined) =>
@@ -97,7 +97,7 @@ export function impossible({ design }: Pick<Job, 'design'>, laid: Laid): Issue[]
       issues.push(issue('rabbet-wider-than-face', { rabbet: wood.rabbetWidth, face: wood.faceWidth }, path));
     else if (frame.sight.w <= 0 || frame.sight.h <= 0)
       issues.push(issue('frame-closes', { rabbet: wood.rabbetWidth }, path));
-    if (frame.legs.some((leg) => leg.shortPoint <= 0) && !issues.some((one) => one.path === path))
+    if (frame.legs.some((leg) => leg.shortPoint <= 0) && !issues.some((issue) => issue.path === path))
       issues.push(issue('frame-closes', { rabbet: wood.rabbetWidth }, path));
   }
   if (cutToNothing(laid)) issues.push(issue('nothing-left', {}, 'own'));
@@ -107,7 +107,7 @@ export function impossible({ design }: Pick<Job, 'design'>, laid: Laid): Issue[]
 }
 
 /** Whether something would have to be cut with no length or no width: a leg, a layer, a strip, a board, a figure. */
-function cutToNothing({ frames, layers, loose, figures }: Laid): boolean {
+function cutToNothing({ frames, layers, loose, figures }: LayUp): boolean {
   const none = (of: Length | Size | undefined) =>
     of !== undefined && (typeof of === 'number' ? of <= 0 : of.w <= 0 || of.h <= 0);
   return (

@@ -7,7 +7,7 @@ import { workedCases } from '../../tests/worked-cases';
 import { BUILD_CODES } from './builds';
 import type { Design } from './design/design';
 import { type History, apply, begin, change, redo, set, undo } from './design/edit';
-import { answerOf } from './open/answer';
+import { answerOf } from './public-api/answer';
 import { mustPriceOrder } from './pricing/order-price';
 import { redoFrom } from './route/steps';
 import { blocks, jobState, nextStep } from './route/state';

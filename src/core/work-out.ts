@@ -1,6 +1,6 @@
 /** One design in, everything that follows from it out. The one function behind screen, ticket, quote and open interface. */
 import { BUILDS } from './builds';
-import type { Hardware, Job, Laid } from './builds/build';
+import type { Hardware, ResolvedPiece, LayUp } from './builds/build';
 import { ownOf } from './builds/fields';
 import type { Caution, Facts } from './cautions/caution';
 import { cautionsOf } from './cautions/cautions';
@@ -22,7 +22,7 @@ import type { Settings } from './settings';
 import { type Sizes, impossible, sizesOf } from './sizes';
 import { type Length, larger, size, smaller } from './units/length';
 import { withinLimit } from './units/money';
-import { Notebook, type Workings } from './working';
+import { WorkingsLog, type Workings } from './working';
 
 export interface WorkedOut {
   readonly resolved: Resolved;
@@ -37,68 +37,73 @@ export interface WorkedOut {
   readonly price?: PiecePrice;
   readonly workings: Workings;
 }
-export interface Shop {
+export interface WorkOutContext {
   readonly settings: Settings;
-  readonly books: Catalogue;
+  readonly catalogue: Catalogue;
   /** Without it nothing is priced. */
   readonly prices?: PriceBook;
   /** Minutes charged instead of those of the route. */
   readonly minutes?: number;
 }
 
-interface Bench extends Facts {
-  readonly job: Job<Design>;
-  readonly laid: Laid;
+interface WorkedFacts extends Facts {
+  readonly job: ResolvedPiece<Design>;
+  readonly laid: LayUp;
   readonly scope: Scoped;
   readonly weight: Weight;
   readonly hanging: Hanging | undefined;
 }
 
 /** What is not supplied lies not in the stack and weighs nothing; a frame the customer keeps still counts. */
-function supplied(laid: Laid, scope: Scoped, keeps: boolean): Laid {
+function supplied(laid: LayUp, scope: Scoped, keeps: boolean): LayUp {
   if (scope.glazed && scope.backed && (scope.frame || keeps)) return laid;
   const layers = laid.layers.filter(
-    (one) => (scope.glazed || one.group !== 'glazing') && (scope.backed || one.part !== 'backing'),
+    (layer) => (scope.glazed || layer.group !== 'glazing') && (scope.backed || layer.part !== 'backing'),
   );
   return scope.frame || keeps ? { ...laid, layers } : { ...laid, layers, depth: undefined, held: 'nothing' };
 }
 
-function lay(resolved: Resolved, settings: Settings, book: Notebook): Bench | { readonly issues: Issue[] } {
+function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFacts | { readonly issues: Issue[] } {
   const { design } = resolved;
   const { piece } = design;
   const ends = (pick: (a: Length, b: Length) => Length) =>
     size(pick(piece.width, piece.width2 ?? piece.width), pick(piece.height, piece.height2 ?? piece.height));
-  const job: Job<Design> = { ...resolved, settings, book, piece: { larger: ends(larger), smaller: ends(smaller) } };
-  const of = BUILDS[design.build];
-  const whole = of.lay(job, ownOf(of.fields, design.own, settings.homeUnit));
+  const job: ResolvedPiece<Design> = {
+    ...resolved,
+    settings,
+    log: log,
+    piece: { larger: ends(larger), smaller: ends(smaller) },
+  };
+  const build = BUILDS[design.build];
+  const whole = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
   const issues = impossible(job, whole);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);
-  const keeps = of.keepsFrame === true || design.scope === 'refit';
+  const keeps = build.keepsFrame === true || design.scope === 'refit';
   const laid = supplied(whole, scope, keeps);
   const framed = scope.frame || keeps;
   const sizes = sizesOf(job, laid);
-  const stack = stackOf(laid, settings, book);
-  const weight = weightOf(laid, framed ? laid.frames : [], book);
+  const stack = stackOf(laid, settings, log);
+  const weight = weightOf(laid, framed ? laid.frames : [], log);
   const outer = laid.frames.at(-1);
   const hanging =
     outer && scope.hung
-      ? hangingOf(design.hanging, outer.outside, laid.insets ?? outer.moulding.faceWidth, weight.kg, settings, book)
+      ? hangingOf(design.hanging, outer.outside, laid.insets ?? outer.moulding.faceWidth, weight.kg, settings, log)
       : undefined;
   const facts = { resolved, sizes, stack, settings, job, laid, scope, weight, hanging };
   return { ...facts, situation: situationOf(facts, framed) };
 }
 
 /** Sizes, parts, stack, weight, hanging, cautions, route and price. Issues when a material is unknown or nothing could be built. */
-export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
-  const found = resolve(design, shop.books);
-  if (!found.ok) return found;
-  const book = new Notebook();
-  const bench = lay(found.value, shop.settings, book);
+export function workOut(design: Design, shop: WorkOutContext): Outcome<WorkedOut> {
+  const outcome = resolve(design, shop.catalogue);
+  if (!outcome.ok) return outcome;
+  const log = new WorkingsLog();
+  const bench = lay(outcome.value, shop.settings, log);
   if ('issues' in bench) return bad(...bench.issues);
   const { resolved, sizes, stack, weight, hanging, job, laid, scope } = bench;
-  const find = (other: Resolved) => {
-    const tried = lay(other, shop.settings, new Notebook(false));
+  const find = (otherResolved: Resolved) => {
+    const tried = lay(otherResolved, shop.settings, new WorkingsLog(false));
     return 'issues' in tried ? undefined : tried;
   };
   const route = routeOf(job, sizes, laid, scope);
@@ -114,11 +119,11 @@ export function workOut(design: Design, shop: Shop): Outcome<WorkedOut> {
     weight,
     ...(hanging ? { hanging } : {}),
     hardware: hardwareOf(job, laid, hanging, weight.kg, scope),
-    cautions: cautionsOf(bench, shop.books, find),
+    cautions: cautionsOf(bench, shop.catalogue, find),
     route,
     ...(price ? { price: price.value } : {}),
     get workings() {
-      return book.workings;
+      return log.workings;
     },
   });
 }

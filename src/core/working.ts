@@ -46,8 +46,8 @@ interface Note {
 const quantities = (inputs: Inputs): Record<string, Quantity> => {
   const all: Record<string, Quantity> = {};
   for (const name in inputs) {
-    const one = inputs[name]!;
-    all[name] = typeof one === 'number' ? ofLength(one) : one;
+    const input = inputs[name]!;
+    all[name] = typeof input === 'number' ? ofLength(input) : input;
   }
   return all;
 };
@@ -56,7 +56,7 @@ const quantities = (inputs: Inputs): Record<string, Quantity> => {
  * Collects workings while sizes are computed: `note` returns the value it was given, so a formula stays one line.
  * Notes are only jotted down; they are written out when somebody asks why.
  */
-export class Notebook {
+export class WorkingsLog {
   private readonly notes: Note[] = [];
   private written: Workings | undefined;
   /** A book that keeps nothing serves what is only tried. */
@@ -101,10 +101,10 @@ export class Notebook {
 }
 
 /** A quantity as a person reads it, lengths in the unit in force. */
-export function quantityText(of: Quantity, unit: Unit): string {
-  if (of.kind === 'length') return lengthText(of.value, unit);
-  if (of.kind === 'money') return formatMoney(of.value);
-  return of.of ? `${of.value} ${of.of}` : of.value;
+export function quantityText(quantity: Quantity, unit: Unit): string {
+  if (quantity.kind === 'length') return lengthText(quantity.value, unit);
+  if (quantity.kind === 'money') return formatMoney(quantity.value);
+  return quantity.of ? `${quantity.value} ${quantity.of}` : quantity.value;
 }
 
 /** `package 16 3/4 in + allowance 1/8 in`: the formula with each name followed by its figure. */

@@ -1,5 +1,5 @@
 /**
- * What the house sees of its database: `Db` and `Tx` and plain SQL for PostgreSQL, whichever database answers.
+ * What the application sees of its database: `Db` and `Tx` and plain SQL for PostgreSQL, whichever database answers.
  *
  * `Tx` is another type than `Db`, and a use case gets only one of them, so a query cannot slip past the transaction it
  * belongs to (which would wait for itself for ever).

@@ -57,7 +57,7 @@ export async function serve(env: NodeJS.ProcessEnv = process.env): Promise<Servi
   const inner = http.createServer((request, response) => void answer(request, response));
   await new Promise<void>((resolve) => inner.listen(0, '127.0.0.1', resolve));
   const inside = (inner.address() as AddressInfo).port;
-  // The first request opens the house, before anybody else can ask; it ends the program when it cannot be opened.
+  // The first request opens the application, before anybody else can ask; it ends the program when it cannot be opened.
   await fetch(`http://127.0.0.1:${inside}/sign-in`, { headers: { [KEY_HEADER]: key }, redirect: 'manual' });
 
   const names = namesOf(env);

@@ -13,9 +13,9 @@ import type { Unit } from '@/core/units/length';
 import { isUnavailable } from '@/db/client';
 import type { Person } from '@/db/queries/staff';
 import type { Caller } from './caller';
-import { house } from './compose';
+import { appContext } from './compose';
 import type { Asker } from './door';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 import { problem } from './problem';
 import { refusedRequest } from './same-origin';
 import { logSecurity } from './security-log';
@@ -28,12 +28,12 @@ export interface Viewer<R extends Role = Role> {
   readonly person: Person & { readonly role: R };
   /** The session that asks. */
   readonly session: string;
-  readonly house: House;
+  readonly app: AppContext;
 }
 export type CounterViewer = Viewer<'owner' | 'counter'>;
 
-const viewerOf = <R extends Role>(of: House, { person, session }: Session): Viewer<R> =>
-  ({ house: of, person, session }) as unknown as Viewer<R>;
+const viewerOf = <R extends Role>(app: AppContext, { person, session }: Session): Viewer<R> =>
+  ({ app, person, session }) as unknown as Viewer<R>;
 const allowed = (audience: Audience, role: Role) => typeof audience !== 'string' && audience.includes(role);
 
 export async function caller(): Promise<Caller> {
@@ -45,30 +45,30 @@ export async function caller(): Promise<Caller> {
   };
 }
 
-const currentSession = async (of: House): Promise<Session | undefined> => sessionOf(of, await caller());
+const currentSession = async (app: AppContext): Promise<Session | undefined> => sessionOf(app, await caller());
 
 /** Who gives a command, as the door wants to know it. */
-export async function asker(of: House): Promise<Asker> {
+export async function asker(app: AppContext): Promise<Asker> {
   const from = await caller();
-  const found = await sessionOf(of, from);
+  const found = await sessionOf(app, from);
   return { person: found?.person, session: found?.session, address: from.address };
 }
 
 /** Who looks at a page; everybody else is sent to sign in, or to where their work begins. */
 export async function pageViewer<P extends PageName>(page: P): Promise<Viewer<RolesOf<(typeof PAGES)[P]>>> {
-  const of = await house();
-  const found = await currentSession(of);
+  const app = await appContext();
+  const found = await currentSession(app);
   if (!found) redirect('/sign-in');
   const { role } = found.person;
   if (!allowed(PAGES[page], role)) redirect(startOf(role));
-  return viewerOf(of, found);
+  return viewerOf(app, found);
 }
 
 /** Who is here and which unit the shop thinks in, for what stands round a page; undefined for a stranger. */
 export async function shopFrame(): Promise<{ person: Person; homeUnit: Unit } | undefined> {
-  const of = await house();
-  const person = (await currentSession(of))?.person;
-  return person && { person, homeUnit: (await of.books())?.settings.homeUnit ?? 'in' };
+  const app = await appContext();
+  const person = (await currentSession(app))?.person;
+  return person && { person, homeUnit: (await app.books())?.settings.homeUnit ?? 'in' };
 }
 
 type Params = Readonly<Record<string, string>>;
@@ -90,11 +90,11 @@ async function answered(work: () => Promise<Response>): Promise<Response> {
 type Kind = 'json' | 'upload' | 'computing';
 
 /** The answer to a request that a page elsewhere may have made; written down for the owner. */
-async function refusalOf(of: House, request: NextRequest, kind: Kind): Promise<Response | undefined> {
+async function refusalOf(app: AppContext, request: NextRequest, kind: Kind): Promise<Response | undefined> {
   const refused = refusedRequest(request, kind);
   if (!refused) return undefined;
   const { address } = await caller();
-  await logSecurity(of, { what: 'request refused', address, detail: { why: refused.code } });
+  await logSecurity(app, { what: 'request refused', address, detail: { why: refused.code } });
   return problem([refused]);
 }
 
@@ -107,34 +107,34 @@ export const route =
   ): Next =>
   (request, { params }) =>
     answered(async () => {
-      const of = await house();
-      const refusal = await refusalOf(of, request, kind);
+      const app = await appContext();
+      const refusal = await refusalOf(app, request, kind);
       if (refusal) return refusal;
-      const found = await currentSession(of);
+      const found = await currentSession(app);
       if (!found) return problem([issue('sign-in-first')]);
       const { role } = found.person;
       if (!allowed(ROUTES[name], role)) return problem([issue('role-not-permitted', { role })]);
-      return handle(request, viewerOf(of, found), await params);
+      return handle(request, viewerOf(app, found), await params);
     });
 
 /** A route that anybody may ask, told who asks where somebody signed in. */
 export const openRoute =
   <N extends RouteName>(
     name: (typeof ROUTES)[N] extends 'anybody' | 'computing' ? N : never,
-    handle: (request: NextRequest, of: House, person: Person | undefined, params: Params) => Promise<Response>,
+    handle: (request: NextRequest, app: AppContext, person: Person | undefined, params: Params) => Promise<Response>,
   ): Next =>
   (request, { params }) =>
     answered(async () => {
-      const of = await house();
-      const refusal = await refusalOf(of, request, ROUTES[name] === 'computing' ? 'computing' : 'json');
+      const app = await appContext();
+      const refusal = await refusalOf(app, request, ROUTES[name] === 'computing' ? 'computing' : 'json');
       if (refusal) return refusal;
-      const person = (await currentSession(of))?.person;
-      if (ROUTES[name] === 'computing' && !person && !(await demoHere(of))) return problem([issue('sign-in-first')]);
-      return handle(request, of, person, await params);
+      const person = (await currentSession(app))?.person;
+      if (ROUTES[name] === 'computing' && !person && !(await demoHere(app))) return problem([issue('sign-in-first')]);
+      return handle(request, app, person, await params);
     });
 
 /** A demo that listens on its own machine only answers computations of whoever asks there. */
-async function demoHere(of: House): Promise<boolean> {
+async function demoHere(app: AppContext): Promise<boolean> {
   const local = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
-  return of.demo && process.env.LOPREN_HOST === undefined && local.test((await headers()).get('host') ?? '');
+  return app.demo && process.env.LOPREN_HOST === undefined && local.test((await headers()).get('host') ?? '');
 }

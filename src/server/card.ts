@@ -8,19 +8,19 @@ import { money } from '@/core/units/money';
 import { cardRequest } from '@/db/queries/orders';
 import type { CounterViewer } from './access';
 import { handlers } from './commands';
-import { enter } from './door';
+import { handleCommand } from './door';
 
 /** Asks the terminal about an open request and writes its answer down, whatever became of the question meanwhile. */
 export async function settleCard(
-  { house, person, session }: Pick<CounterViewer, 'house' | 'person' | 'session'>,
+  { app, person, session }: Pick<CounterViewer, 'app' | 'person' | 'session'>,
   requestId: string,
 ): Promise<Outcome<Record<string, unknown>>> {
-  const request = await cardRequest(house.db, requestId);
+  const request = await cardRequest(app.db, requestId);
   if (!request) return bad(issue('card-unknown'));
   if (request.state !== 'open' && request.state !== 'unanswered') return good({ state: request.state });
-  const answer = await house.terminal.charge(requestId, money(request.amount));
-  return enter(
-    house,
+  const answer = await app.terminal.charge(requestId, money(request.amount));
+  return handleCommand(
+    app,
     { person, session, program: true },
     { id: crypto.randomUUID(), name: 'card-answer', payload: { requestId, answer } },
     handlers,

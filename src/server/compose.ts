@@ -1,4 +1,4 @@
-/** Puts the house together: database, stand-ins, clock, secret. One for the whole process, kept through hot reloads. */
+/** Puts the application together: database, stand-ins, clock, secret. One for the whole process, kept through hot reloads. */
 import { randomInt } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -12,7 +12,7 @@ import { listenForCommands } from './back-up/control';
 import { type Clock, systemClock } from './clock';
 import { warmUp } from './cutting/plans';
 import { CuttingPool } from './cutting/pool';
-import { type House, keptBooks, newMind } from './house';
+import { type AppContext, keptBooks, newMind } from './app-context';
 import { newBus } from './live';
 import { runEachMinute } from './minutes';
 
@@ -26,13 +26,13 @@ interface Rest {
   readonly setUpCode?: string | undefined;
   readonly folder?: string;
 }
-export const houseOver = (
+export const contextOver = (
   db: Db,
   clock: Clock,
   secret: Buffer,
   demo: boolean,
   { thread = cuttingThread, setUpCode, folder }: Rest = {},
-): House => {
+): AppContext => {
   const bus = newBus();
   const cutting = new CuttingPool(thread);
   const books = keptBooks(db, bus);
@@ -61,7 +61,7 @@ function newCode(): string {
   return `${five()}-${five()}`;
 }
 
-async function build(): Promise<House> {
+async function build(): Promise<AppContext> {
   const folder = dataFolder();
   const demo = process.env.LOPREN_DEMO === '1';
   const db = await openDb({
@@ -70,32 +70,32 @@ async function build(): Promise<House> {
   });
   await migrate(db, readMigrations(path.join(/*turbopackIgnore: true*/ root(), 'src', 'db', 'migrations')));
   const secret = fs.readFileSync(path.join(/*turbopackIgnore: true*/ folder, 'secret'));
-  const of = houseOver(db, systemClock, secret, demo, {
+  const app = contextOver(db, systemClock, secret, demo, {
     setUpCode: process.env.LOPREN_SET_UP_CODE ?? newCode(),
     folder,
   });
-  if (demo) await (await import('@demo/seed')).seedDemo(of);
-  else if (!(await of.books()))
-    process.stdout.write(`\nThis shop is not set up yet. The code to set it up: ${of.setUpCode}\n`);
-  listenForCommands(folder, of.backUps!);
-  runEachMinute(of);
+  if (demo) await (await import('@demo/seed')).seedDemo(app);
+  else if (!(await app.books()))
+    process.stdout.write(`\nThis shop is not set up yet. The code to set it up: ${app.setUpCode}\n`);
+  listenForCommands(folder, app.backUps!);
+  runEachMinute(app);
   // In the background, for the first plan; whoever asks for one is told what goes wrong.
-  void warmUp(of.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
-  return of;
+  void warmUp(app.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
+  return app;
 }
 
 const KEY = Symbol.for('lopren.house');
-type Holder = { [KEY]?: Promise<House> };
+type Holder = { [KEY]?: Promise<AppContext> };
 
-/** The house of this process. Throws StartRefused when the data folder cannot be taken or is not whole. */
-export function house(): Promise<House> {
+/** The application of this process. Throws StartRefused when the data folder cannot be taken or is not whole. */
+export function appContext(): Promise<AppContext> {
   const holder = globalThis as Holder;
   holder[KEY] ??= build();
   return holder[KEY];
 }
 
-/** Ends what the house has going: live streams, then the database when its queue is empty. For the end of the program. */
-export async function closeHouse(): Promise<void> {
+/** Ends what the application has going: live streams, then the database when its queue is empty. For the end of the program. */
+export async function closeApp(): Promise<void> {
   const built = (globalThis as Holder)[KEY];
   if (!built) return;
   const { bus, db } = await built;

@@ -10,13 +10,13 @@ import { type Tx, isDbError } from '@/db/client';
 import { type AuditEntry, commandById, insertAudit, insertCommand } from '@/db/queries/door';
 import { type Person, insertSecurity } from '@/db/queries/staff';
 import type { By } from '@/db/queries/rows';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 import { type SecurityWhat, logSecurity } from './security-log';
 import { sessionsEnded } from './sessions';
 
 /** What a handler may know besides its payload. */
 export interface Context {
-  readonly house: House;
+  readonly app: AppContext;
   /** Who asks; null for the program itself, and for whoever sets up a shop. */
   readonly by: By;
   readonly role?: Role | undefined;
@@ -28,7 +28,7 @@ export interface Context {
   /** The session it came by. */
   readonly session?: string | undefined;
 }
-export interface Done {
+export interface CommandResult {
   readonly result?: Readonly<Record<string, string | number | boolean | null>>;
   readonly audit: readonly AuditEntry[];
   /** What the live screens should look at again: `order:…`, `job:…`, `books`. */
@@ -38,7 +38,11 @@ export interface Done {
   /** Sessions that the command ended. */
   readonly ended?: readonly string[];
 }
-export type Handler<N extends CommandName> = (tx: Tx, payload: Payload<N>, context: Context) => Promise<Outcome<Done>>;
+export type Handler<N extends CommandName> = (
+  tx: Tx,
+  payload: Payload<N>,
+  context: Context,
+) => Promise<Outcome<CommandResult>>;
 export type Handlers = { readonly [N in CommandName]: Handler<N> };
 /**
  * What takes long and can be done before the transaction, so that nobody waits for it: a slow hash, a list written in
@@ -54,7 +58,7 @@ export class Refused extends Error {
 }
 
 /** Tells two payloads apart and nothing else: keyed, and without what is secret in them. */
-function digestOf({ secret }: House, name: CommandName, payload: Readonly<Record<string, unknown>>): string {
+function digestOf({ secret }: AppContext, name: CommandName, payload: Readonly<Record<string, unknown>>): string {
   const hidden = commandOf(name).secret ?? [];
   const shown = Object.fromEntries(Object.entries(payload).filter(([key]) => !hidden.includes(key)));
   return createHmac('sha256', secret)
@@ -105,8 +109,8 @@ export async function perform(
   payload: never,
   context: Context,
   handlers: Handlers,
-): Promise<Done> {
-  const digest = digestOf(context.house, name, payload);
+): Promise<CommandResult> {
+  const digest = digestOf(context.app, name, payload);
   const before = await commandById(tx, id);
   if (before) {
     // What an earlier Lopren wrote down has no digest any more.
@@ -137,20 +141,20 @@ export interface Asker {
 }
 
 /** Lets a command through, or answers what stands in its way. Only faults of the program are thrown. */
-export async function enter(
-  house: House,
+export async function handleCommand(
+  app: AppContext,
   asker: Asker,
   body: unknown,
   handlers: Handlers,
   readyings: Readyings = {},
-): Promise<Outcome<NonNullable<Done['result']>>> {
+): Promise<Outcome<NonNullable<CommandResult['result']>>> {
   const request = readEnvelope(body);
   if (!request.ok) return request;
   const { id, name } = request.value;
   const stop = notFor(name, asker);
   if (stop) {
     if (asker.person)
-      await logSecurity(house, {
+      await logSecurity(app, {
         what: 'command refused',
         staffId: asker.person.id,
         address: asker.address ?? 'local',
@@ -163,21 +167,21 @@ export async function enter(
   const payload = read.value;
   const { person, address, session } = asker;
   const context: Context = {
-    house,
+    app,
     by: person?.id ?? null,
     role: person?.role,
-    now: house.clock.now(),
+    now: app.clock.now(),
     address,
     session,
   };
   try {
     const ready = await (readyings[name] as Readying<CommandName> | undefined)?.(payload, context);
     if (ready && !ready.ok) return ready;
-    const done = await house.db.transaction((tx) =>
+    const done = await app.db.transaction((tx) =>
       perform(tx, id, name, payload, { ...context, ready: ready?.value }, handlers),
     );
-    if (done.ended) sessionsEnded(house, done.ended);
-    if (done.touched.length > 0) house.bus.publish({ what: name, touched: done.touched });
+    if (done.ended) sessionsEnded(app, done.ended);
+    if (done.touched.length > 0) app.bus.publish({ what: name, touched: done.touched });
     return good(done.result ?? {});
   } catch (error) {
     if (error instanceof Refused) return bad(...error.issues);

@@ -1,11 +1,11 @@
 /** Tells the open screens what changed, after it was committed. */
-export interface Happening {
+export interface ChangeEvent {
   readonly what: string;
   readonly touched: readonly string[];
 }
-type Hear = (happening: Happening) => void;
+type Hear = (happening: ChangeEvent) => void;
 export interface Bus {
-  publish(happening: Happening): void;
+  publish(happening: ChangeEvent): void;
   /** Answers how to stop listening. `over` is called when the session is ended, or everything. */
   listen(hear: Hear, session?: string, over?: () => void): () => void;
   /** Ends the streams of these sessions; of all when none are named. */

@@ -1,27 +1,27 @@
 /** What the shop does by itself, each minute: ends what is over, and backs up at night. */
 import { isUnavailable } from '@/db/client';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 import { logSecurity } from './security-log';
 import { endWhatIsOver } from './sessions';
 import { sayIssue } from '@/words/issues';
 
 const MINUTE = 60_000;
 
-export async function everyMinute(of: House): Promise<void> {
-  await endWhatIsOver(of);
+export async function everyMinute(app: AppContext): Promise<void> {
+  await endWhatIsOver(app);
   // The demo's data is made up, and made anew when it is gone.
-  const made = of.demo ? undefined : await of.backUps?.nightly(await of.shopSettings());
-  if (made?.ok) await logSecurity(of, { what: 'back-up made', address: 'local', detail: { file: made.value.name } });
+  const made = app.demo ? undefined : await app.backUps?.nightly(await app.shopSettings());
+  if (made?.ok) await logSecurity(app, { what: 'back-up made', address: 'local', detail: { file: made.value.name } });
   else if (made) {
     const why = made.issues.map((one) => sayIssue(one, 'in')).join(' ');
     console.error(`The nightly back-up was not made. ${why}`);
-    await logSecurity(of, { what: 'back-up failed', address: 'local', detail: { why } });
+    await logSecurity(app, { what: 'back-up failed', address: 'local', detail: { why } });
   }
 }
 
-export function runEachMinute(of: House): void {
+export function runEachMinute(app: AppContext): void {
   const timer = setInterval(() => {
-    everyMinute(of).catch((error: unknown) => {
+    everyMinute(app).catch((error: unknown) => {
       if (!isUnavailable(error)) console.error('what is done each minute failed', error);
     });
   }, MINUTE);

@@ -10,14 +10,14 @@ const MOST_EVENTS = 300;
 const MOST_EDITIONS = 20;
 
 /** Who works here now. */
-export const staffList = async ({ house }: Viewer<'owner' | 'counter'>): Promise<PersonView[]> =>
-  (await listStaff(house.db)).filter((one) => one.active);
+export const staffList = async ({ app }: Viewer<'owner' | 'counter'>): Promise<PersonView[]> =>
+  (await listStaff(app.db)).filter((one) => one.active);
 
-export async function securityView({ house }: Viewer<'owner'>): Promise<SecurityView> {
-  const here = (await sessionOf(house, await caller()))?.session;
+export async function securityView({ app }: Viewer<'owner'>): Promise<SecurityView> {
+  const here = (await sessionOf(app, await caller()))?.session;
   return {
-    people: await listStaff(house.db),
-    sessions: (await listSessions(house.db)).map((one) => ({
+    people: await listStaff(app.db),
+    sessions: (await listSessions(app.db)).map((one) => ({
       id: one.id,
       staffId: one.staff_id,
       name: one.name,
@@ -26,20 +26,20 @@ export async function securityView({ house }: Viewer<'owner'>): Promise<Security
       seen: one.seen_at.toISOString(),
       here: one.id === here,
     })),
-    events: (await securityEvents(house.db, MOST_EVENTS)).map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
+    events: (await securityEvents(app.db, MOST_EVENTS)).map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
   };
 }
 
-export async function settingsView({ house }: Viewer<'owner'>): Promise<SettingsView> {
-  const latest = await latestSettings(house.db);
+export async function settingsView({ app }: Viewer<'owner'>): Promise<SettingsView> {
+  const latest = await latestSettings(app.db);
   return {
     edition: latest?.number ?? 0,
     settings: latest ? readSettings(latest.settings) : USUAL_SETTINGS,
-    editions: (await settingsEditions(house.db, MOST_EDITIONS)).map(({ number, at, by }) => ({
+    editions: (await settingsEditions(app.db, MOST_EDITIONS)).map(({ number, at, by }) => ({
       number,
       at: at.toISOString(),
       by,
     })),
-    backUps: (await house.backUps?.list()) ?? [],
+    backUps: (await app.backUps?.list()) ?? [],
   };
 }

@@ -5,7 +5,7 @@
 import { randomBytes } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import { type StaffRow, clearWrongPins, putWrongPin, wrongPins } from '@/db/queries/staff';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 import { hashPin, pinFits } from './pins';
 import { logSecurity } from './security-log';
 
@@ -40,30 +40,30 @@ export async function takeAsLong(pin: string): Promise<void> {
 
 /** Whether the PIN is the person's; a wrong one is counted, and written down for the owner. */
 export function tryPin(
-  of: House,
+  app: AppContext,
   staff: StaffRow,
   pin: string,
   { place, address }: { readonly place: string; readonly address: string },
 ): Promise<Outcome<undefined>> {
-  return inTurn(of.mind.guesses, `${place} ${staff.id}`, async () => {
-    const { wrongPins: free, longestWait } = await of.shopSettings();
-    const now = of.clock.now();
-    const before = await wrongPins(of.db, place, staff.id);
+  return inTurn(app.mind.guesses, `${place} ${staff.id}`, async () => {
+    const { wrongPins: free, longestWait } = await app.shopSettings();
+    const now = app.clock.now();
+    const before = await wrongPins(app.db, place, staff.id);
     const wait = stillToWait(before, now);
     const about = { staffId: staff.id, address };
     if (wait > 0) {
-      await logSecurity(of, { what: 'made to wait', ...about });
+      await logSecurity(app, { what: 'made to wait', ...about });
       return bad(issue('pin-slow', { name: staff.name, seconds: Math.ceil(wait / 1000) }, 'pin'));
     }
     if (await pinFits(pin, staff.pin_hash)) {
-      if (before) await of.db.transaction((tx) => clearWrongPins(tx, place, staff.id));
+      if (before) await app.db.transaction((tx) => clearWrongPins(tx, place, staff.id));
       return good(undefined);
     }
     const wrong = (before?.count ?? 0) + 1;
     const next = waitAfter(wrong, free, longestWait * MINUTE);
     const until = new Date(now.getTime() + next);
-    await of.db.transaction((tx) => putWrongPin(tx, place, staff.id, wrong, now, until));
-    await logSecurity(of, { what: 'wrong PIN', ...about, detail: { wrong, place: place.split(' ')[0]! } });
+    await app.db.transaction((tx) => putWrongPin(tx, place, staff.id, wrong, now, until));
+    await logSecurity(app, { what: 'wrong PIN', ...about, detail: { wrong, place: place.split(' ')[0]! } });
     return bad(issue('pin-wrong', { name: staff.name, seconds: Math.ceil(next / 1000) }, 'pin'));
   });
 }

@@ -14,19 +14,19 @@ const withoutCosts = ({ sticks, sheets }: BothFigures): BothFigures => {
   return { sticks: { ...sticks, ...none }, sheets: { ...sheets, ...none } };
 };
 
-export async function rackPieces({ house }: Viewer): Promise<RackPieceView[]> {
-  return (await rackThere(house.db)).map(({ no_go, added_at, state: _state, ...one }) => ({
+export async function rackPieces({ app }: Viewer): Promise<RackPieceView[]> {
+  return (await rackThere(app.db)).map(({ no_go, added_at, state: _state, ...one }) => ({
     ...one,
     noGo: no_go,
     addedAt: added_at.toISOString(),
   }));
 }
 
-async function plansMade({ house, person }: Viewer): Promise<MadePlanView[]> {
-  const plans = await madePlans(house.db, MOST_PLANS);
-  const latest = await latestPlan(house.db);
+async function plansMade({ app, person }: Viewer): Promise<MadePlanView[]> {
+  const plans = await madePlans(app.db, MOST_PLANS);
+  const latest = await latestPlan(app.db);
   const parts = await partsOfPlans(
-    house.db,
+    app.db,
     plans.map((plan) => plan.id),
   );
   return plans.map(({ at, ...plan }) => {
@@ -44,16 +44,16 @@ async function plansMade({ house, person }: Viewer): Promise<MadePlanView[]> {
 
 /** The rack with its plans. The bench sees no costs: its plans count material. */
 export async function rackView(viewer: Viewer): Promise<RackView | undefined> {
-  const { house, person } = viewer;
+  const { app, person } = viewer;
   const money = person.role !== 'bench';
-  const books = await house.books();
+  const books = await app.books();
   if (!books) return undefined;
-  const stock = await stockLevels(house.db);
+  const stock = await stockLevels(app.db);
   return {
-    today: dayOf(house.clock.now()),
+    today: dayOf(app.clock.now()),
     pieces: await rackPieces(viewer),
     stock: stock.map(({ material, on_hand, minimum, revision }) => ({ material, onHand: on_hand, minimum, revision })),
-    jobs: await cutJobs(house.db),
+    jobs: await cutJobs(app.db),
     plans: await plansMade(viewer),
     lists: money ? books.lists : bare(books.lists),
     homeUnit: books.shop.home_unit,

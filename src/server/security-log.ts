@@ -2,7 +2,7 @@
 import { isUnavailable } from '@/db/client';
 import { insertSecurity } from '@/db/queries/staff';
 import type { By } from '@/db/queries/rows';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 
 export interface Happened {
   readonly what: SecurityWhat;
@@ -36,8 +36,8 @@ const MINUTE = 60_000;
 const MOST_COUNTED = 1000;
 
 /** How many of its kind were left out since the last that was written; undefined when this one is left out too. */
-function due(of: House, { what, address }: Happened): number | undefined {
-  const { logged: mine } = of.mind;
+function due(app: AppContext, { what, address }: Happened): number | undefined {
+  const { logged: mine } = app.mind;
   const key = `${what} ${address}`;
   const now = performance.now();
   const count = mine.get(key) ?? { since: now, written: 0, left: 0 };
@@ -54,12 +54,12 @@ function due(of: House, { what, address }: Happened): number | undefined {
 }
 
 /** Never stands in anybody's way: what cannot be written now is said on the console. */
-export async function logSecurity(of: House, happened: Happened): Promise<void> {
-  const left = due(of, happened);
+export async function logSecurity(app: AppContext, happened: Happened): Promise<void> {
+  const left = due(app, happened);
   if (left === undefined) return;
   const detail = left > 0 ? { ...happened.detail, alike: left } : happened.detail;
   try {
-    await of.db.transaction((tx) => insertSecurity(tx, of.clock.now(), { ...happened, detail }));
+    await app.db.transaction((tx) => insertSecurity(tx, app.clock.now(), { ...happened, detail }));
   } catch (error) {
     if (!isUnavailable(error)) throw error;
     console.error(`not written to the security log: ${happened.what} from ${happened.address}`);

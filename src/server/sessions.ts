@@ -16,7 +16,7 @@ import {
   touchSession,
 } from '@/db/queries/staff';
 import type { Caller } from './caller';
-import type { House } from './house';
+import type { AppContext } from './app-context';
 import { takeAsLong, tryPin } from './pin-tries';
 
 export const COOKIE = 'lopren';
@@ -43,53 +43,53 @@ export function textIn(secret: Buffer, cookie: string | undefined): string | und
 }
 
 /** Forgets sessions that were ended, and ends their live streams. */
-export function sessionsEnded(of: House, ended: readonly string[]): void {
+export function sessionsEnded(app: AppContext, ended: readonly string[]): void {
   if (ended.length === 0) return;
-  const { sessions: mine } = of.mind;
+  const { sessions: mine } = app.mind;
   for (const [hash, { session }] of mine) if (ended.includes(session)) mine.delete(hash);
-  of.bus.end(ended);
+  app.bus.end(ended);
 }
 
 export interface Session {
   readonly person: Person;
   readonly session: string;
 }
-export async function sessionOf(of: House, { cookie }: Pick<Caller, 'cookie'>): Promise<Session | undefined> {
-  const token = textIn(of.secret, cookie);
+export async function sessionOf(app: AppContext, { cookie }: Pick<Caller, 'cookie'>): Promise<Session | undefined> {
+  const token = textIn(app.secret, cookie);
   if (!token) return undefined;
   const hash = hashOf(token);
-  const now = of.clock.now();
-  const { sessions: mine } = of.mind;
+  const now = app.clock.now();
+  const { sessions: mine } = app.mind;
   const known = mine.get(hash);
   if (known && known.until > now.getTime() && known.until - BELIEVED <= now.getTime()) return known;
   mine.delete(hash);
-  const row = await sessionByHash(of.db, hash);
+  const row = await sessionByHash(app.db, hash);
   if (!row) return undefined;
-  const { idleMinutes } = await of.shopSettings();
+  const { idleMinutes } = await app.shopSettings();
   const idleSince = new Date(now.getTime() - idleMinutes * MINUTE);
   if (row.expires_at <= now || row.seen_at <= idleSince || row.created_at.getTime() > now.getTime() + CLOCK_SLACK) {
     // Ended for good, so that a clock that is put back does not bring it to life again.
-    sessionsEnded(of, await of.db.transaction((tx) => endSession(tx, row.session)));
+    sessionsEnded(app, await app.db.transaction((tx) => endSession(tx, row.session)));
     return undefined;
   }
   if (now.getTime() - row.seen_at.getTime() > Math.min(SEEN_STEP, (idleMinutes * MINUTE) / 5))
-    await of.db.transaction((tx) => touchSession(tx, row.session, now));
+    await app.db.transaction((tx) => touchSession(tx, row.session, now));
   const found = { person: { id: row.id, name: row.name, role: row.role }, session: row.session };
   mine.set(hash, { ...found, until: now.getTime() + BELIEVED });
   return found;
 }
-export const personOf = async (of: House, caller: Pick<Caller, 'cookie'>): Promise<Person | undefined> =>
-  (await sessionOf(of, caller))?.person;
+export const personOf = async (app: AppContext, caller: Pick<Caller, 'cookie'>): Promise<Person | undefined> =>
+  (await sessionOf(app, caller))?.person;
 
 /** Ends what is over, whether or not anybody asks; run every minute. */
-export async function endWhatIsOver(of: House): Promise<void> {
-  const now = of.clock.now();
-  const { idleMinutes } = await of.shopSettings();
-  const ended = await of.db.transaction(async (tx) => {
+export async function endWhatIsOver(app: AppContext): Promise<void> {
+  const now = app.clock.now();
+  const { idleMinutes } = await app.shopSettings();
+  const ended = await app.db.transaction(async (tx) => {
     await forgetWrongPins(tx, new Date(now.getTime() - DAY));
     return endOldSessions(tx, now, new Date(now.getTime() - idleMinutes * MINUTE));
   });
-  sessionsEnded(of, ended);
+  sessionsEnded(app, ended);
 }
 
 export interface SignedIn {
@@ -100,24 +100,24 @@ export interface SignedIn {
 }
 
 /** Answers the cookies' values. The session that the cookie named before is over. */
-export async function signIn(of: House, name: string, pin: string, caller: Caller): Promise<Outcome<SignedIn>> {
-  const staff = await staffByName(of.db, name);
+export async function signIn(app: AppContext, name: string, pin: string, caller: Caller): Promise<Outcome<SignedIn>> {
+  const staff = await staffByName(app.db, name);
   if (!staff) {
     await takeAsLong(pin);
     return bad(issue('pin-wrong', { name, seconds: 0 }, 'pin'));
   }
-  const known = textIn(of.secret, caller.device);
-  const own = known !== undefined && (await knowsDevice(of.db, known, staff.id));
+  const known = textIn(app.secret, caller.device);
+  const own = known !== undefined && (await knowsDevice(app.db, known, staff.id));
   const place = own ? `device ${known}` : `address ${caller.address}`;
-  const right = await tryPin(of, staff, pin, { place, address: caller.address });
+  const right = await tryPin(app, staff, pin, { place, address: caller.address });
   if (!right.ok) return right;
-  const now = of.clock.now();
-  const { sessionDays } = await of.shopSettings();
+  const now = app.clock.now();
+  const { sessionDays } = await app.shopSettings();
   const token = randomBytes(32).toString('base64url');
   const device = known ?? randomUUID();
   const session = randomUUID();
-  const old = await sessionOf(of, caller);
-  const ended = await of.db.transaction(async (tx) => {
+  const old = await sessionOf(app, caller);
+  const ended = await app.db.transaction(async (tx) => {
     await rememberDevice(tx, device, staff.id, now);
     await insertSession(tx, {
       id: session,
@@ -136,26 +136,26 @@ export async function signIn(of: House, name: string, pin: string, caller: Calle
     });
     return old ? endSession(tx, old.session) : [];
   });
-  sessionsEnded(of, ended);
+  sessionsEnded(app, ended);
   const { id, role } = staff;
   return good({
-    cookie: signed(of.secret, token),
-    device: signed(of.secret, device),
+    cookie: signed(app.secret, token),
+    device: signed(app.secret, device),
     person: { id, name: staff.name, role },
     seconds: sessionDays * 86_400,
   });
 }
 
-export async function signOut(of: House, caller: Caller): Promise<void> {
-  const found = await sessionOf(of, caller);
+export async function signOut(app: AppContext, caller: Caller): Promise<void> {
+  const found = await sessionOf(app, caller);
   if (!found) return;
-  const ended = await of.db.transaction(async (tx) => {
-    await insertSecurity(tx, of.clock.now(), {
+  const ended = await app.db.transaction(async (tx) => {
+    await insertSecurity(tx, app.clock.now(), {
       what: 'signed out',
       staffId: found.person.id,
       address: caller.address,
     });
     return endSession(tx, found.session);
   });
-  sessionsEnded(of, ended);
+  sessionsEnded(app, ended);
 }

@@ -1,11 +1,17 @@
 /** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
-import type { Backing, Glazing, Sheet } from '@/core/materials';
+import type { Backing, Glazing, SheetMaterial } from '@/core/materials';
 import { inches, mm } from '@/core/units/length';
 import { money } from '@/core/units/money';
 
 const BOARD = { w: inches(32), h: inches(40) };
 const LARGE = { w: inches(48), h: inches(96) };
-const board = (code: string, name: string, colour: string, cost = '1.10', over: Partial<Sheet> = {}): Sheet => ({
+const board = (
+  code: string,
+  name: string,
+  colour: string,
+  cost = '1.10',
+  over: Partial<SheetMaterial> = {},
+): SheetMaterial => ({
   code,
   name,
   thickness: mm(1.4),
@@ -16,7 +22,7 @@ const board = (code: string, name: string, colour: string, cost = '1.10', over: 
   ...over,
 });
 
-export const STARTING_MATS: readonly Sheet[] = [
+export const STARTING_MATS: readonly SheetMaterial[] = [
   board('RAG-SHELL', 'Shell, 4-ply rag', '#f4ecdd'),
   board('RAG-CHALK', 'Chalk, 4-ply rag', '#f7f5ee'),
   board('RAG-SAND', 'Sand, 4-ply rag', '#dccfb2'),
@@ -82,7 +88,7 @@ export const STARTING_BACKINGS: readonly Backing[] = [
 ];
 
 /** The codes a new design starts with; the moulding is the first of the list when this one is not in it. */
-export const STARTING_HOUSE = {
+export const STARTING_MATERIALS = {
   mat: 'RAG-SHELL',
   moulding: 'GAN-31',
   glazing: 'GL-CLEAR',

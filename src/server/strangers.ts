@@ -1,7 +1,7 @@
 /** All that somebody is shown who has not signed in; the table in `contract/access.ts` lists it. */
 import { STAFF } from '@demo/people';
 import { listStaff } from '@/db/queries/staff';
-import { house } from './compose';
+import { appContext } from './compose';
 
 export interface SignInView {
   readonly shop: string;
@@ -12,15 +12,17 @@ export interface SignInView {
 
 /** Undefined while there is no shop. */
 export async function signInView(): Promise<SignInView | undefined> {
-  const of = await house();
-  const books = await of.books();
+  const app = await appContext();
+  const books = await app.books();
   if (!books) return undefined;
   return {
     shop: books.shop.name,
-    people: (await listStaff(of.db)).filter((one) => one.active).map((one) => one.name),
+    people: (await listStaff(app.db)).filter((one) => one.active).map((one) => one.name),
     demo:
-      of.demo && process.env.LOPREN_HOST === undefined ? STAFF.map(({ name, role, pin }) => ({ name, role, pin })) : [],
+      app.demo && process.env.LOPREN_HOST === undefined
+        ? STAFF.map(({ name, role, pin }) => ({ name, role, pin }))
+        : [],
   };
 }
 
-export const isSetUp = async (): Promise<boolean> => (await (await house()).books()) !== undefined;
+export const isSetUp = async (): Promise<boolean> => (await (await appContext()).books()) !== undefined;

@@ -1,7 +1,7 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
 import { resultOf, withWorkings, withoutMoney } from '@/core/agreed';
-import { planningImport, readingMouldingList } from '@/core/books/moulding-list';
+import { planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
 import { agreedOf, eventsOf, jobByTicket, jobsOfOrder, openJobs, stepsOf, stepsOfAll } from '@/db/queries/jobs';
 import {
@@ -19,31 +19,31 @@ import { dayOf } from './clock';
 import { standing } from './quotes';
 import { inSlices } from './slices';
 import type { CounterViewer, Viewer } from './access';
-import type { Books, House } from './house';
+import type { ShopData, AppContext } from './app-context';
 
 /** The books with their prices and costs: for the desk. */
-export async function shopView({ house }: CounterViewer): Promise<ShopView | undefined> {
-  const books = await house.books();
+export async function shopView({ app }: CounterViewer): Promise<ShopView | undefined> {
+  const books = await app.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
-  return { name: shop.name, homeUnit: shop.home_unit, demo: shop.demo, prices, house: shop.house, lists };
+  return { name: shop.name, homeUnit: shop.home_unit, demo: shop.demo, prices, defaults: shop.house, lists };
 }
 
 /** An order and all that belongs to it, as of one moment: its revision must not be older than the rest. */
 async function orderAs(
-  { house }: CounterViewer,
+  { app }: CounterViewer,
   find: (db: Queries) => Promise<OrderRow | undefined>,
 ): Promise<OrderView | undefined> {
-  const books = await house.books();
+  const books = await app.books();
   return (
     books &&
-    house.db.read(async (db) => {
+    app.db.read(async (db) => {
       const order = await find(db);
-      return order && viewOf(house, db, order, books);
+      return order && viewOf(app, db, order, books);
     })
   );
 }
-async function viewOf(house: House, db: Queries, order: OrderRow, books: Books): Promise<OrderView> {
+async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: ShopData): Promise<OrderView> {
   const customer = await customerById(db, order.customer_id);
   const pieces = await piecesOf(db, order.id);
   const payments = await paymentsOf(db, order.id);
@@ -51,8 +51,8 @@ async function viewOf(house: House, db: Queries, order: OrderRow, books: Books):
   const jobs = await jobsOfOrder(db, order.id);
   const { edition } = books.prices;
   const paid = payments.reduce((total, one) => total + one.amount, 0);
-  const shop = { settings: books.settings, books: books.catalogue, prices: books.prices };
-  const { designs, held, expired } = standing(order, pieces, edition, dayOf(house.clock.now()));
+  const shop = { settings: books.settings, catalogue: books.catalogue, prices: books.prices };
+  const { designs, held, expired } = standing(order, pieces, edition, dayOf(app.clock.now()));
   const steps = await stepsOfAll(
     db,
     jobs.map((job) => job.id),
@@ -87,8 +87,8 @@ export const orderView = (viewer: CounterViewer, number: number): Promise<OrderV
   orderAs(viewer, (db) => orderByNumber(db, number));
 
 /** A job as the bench needs it. The bench sees no price and no cost. */
-export async function jobView({ house, person }: Viewer, ticket: string): Promise<JobView | undefined> {
-  const found = await house.db.read(async (db) => {
+export async function jobView({ app, person }: Viewer, ticket: string): Promise<JobView | undefined> {
+  const found = await app.db.read(async (db) => {
     const job = await jobByTicket(db, ticket);
     const worked = job && (await agreedOf(db, job.id));
     return (
@@ -121,8 +121,8 @@ export async function jobView({ house, person }: Viewer, ticket: string): Promis
   };
 }
 
-export async function boardView({ house }: Viewer): Promise<BoardView> {
-  const { jobs, all } = await house.db.read(async (db) => {
+export async function boardView({ app }: Viewer): Promise<BoardView> {
+  const { jobs, all } = await app.db.read(async (db) => {
     const jobs = await openJobs(db);
     const ids = jobs.map((job) => job.id);
     return { jobs, all: await stepsOfAll(db, ids) };
@@ -130,7 +130,7 @@ export async function boardView({ house }: Viewer): Promise<BoardView> {
   const byJob = new Map<string, typeof all>();
   for (const step of all) byJob.set(step.job_id, [...(byJob.get(step.job_id) ?? []), step]);
   return {
-    today: dayOf(house.clock.now()),
+    today: dayOf(app.clock.now()),
     jobs: jobs.map((job) => {
       const steps = byJob.get(job.id) ?? [];
       const next = nextStep(steps);
@@ -156,18 +156,15 @@ export const ORDER_STATES = {
   open: ['accepted'],
   all: ['quoted', 'accepted', 'handed-over', 'cancelled'],
 } as const;
-export const findOrdersView = (
-  { house }: CounterViewer,
-  text: string,
-  states: readonly string[],
-): Promise<FoundView[]> => findOrders(house.db, text.slice(0, 80), states);
-export const findCustomersView = ({ house }: CounterViewer, text: string): Promise<CustomerView[]> =>
-  findCustomers(house.db, text.slice(0, 80));
+export const findOrdersView = ({ app }: CounterViewer, text: string, states: readonly string[]): Promise<FoundView[]> =>
+  findOrders(app.db, text.slice(0, 80), states);
+export const findCustomersView = ({ app }: CounterViewer, text: string): Promise<CustomerView[]> =>
+  findCustomers(app.db, text.slice(0, 80));
 
 /** What a supplier's list would do to the books, without doing it. */
-export async function previewImport({ house }: Viewer<'owner'>, text: string): Promise<ImportPreview> {
+export async function previewImport({ app }: Viewer<'owner'>, text: string): Promise<ImportPreview> {
   const list = await inSlices(readingMouldingList(text));
-  const books = await house.books();
+  const books = await app.books();
   const plan = await inSlices(planningImport(list, books?.lists.mouldings ?? []));
   return {
     edition: books?.prices.edition ?? 0,

@@ -1,4 +1,4 @@
-/** What the house asks of devices and outside services. A shop plugs the real one in behind the same port. */
+/** What the shop asks of devices and outside services. A shop plugs the real one in behind the same port. */
 import type { Outcome } from '@/core/issue';
 import type { CutLayerName, Dot } from '@/core/mat-cut/paths';
 import type { Money } from '@/core/units/money';

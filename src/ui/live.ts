@@ -6,7 +6,7 @@
  */
 import { useEffect, useRef } from 'react';
 
-export interface Happening {
+export interface ChangeEvent {
   readonly what: string;
   readonly touched: readonly string[];
 }
@@ -27,7 +27,7 @@ export function useLive(cares: (touched: readonly string[]) => boolean, then: ()
       source = new EventSource('/api/live');
       source.onopen = () => latest.current.then();
       source.onmessage = (event: MessageEvent<string>) => {
-        const { touched } = JSON.parse(event.data) as Happening;
+        const { touched } = JSON.parse(event.data) as ChangeEvent;
         if (latest.current.cares(touched)) latest.current.then();
       };
     };

@@ -1,14 +1,14 @@
 /** Sends a command to the one door. The id is made once per intent, so that sending again does nothing twice. */
 import type { Issue } from '@/core/issue';
 
-export type Answer<T> =
+export type Sent<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly issues: readonly Issue[]; readonly lost?: boolean };
 
-const LOST: Answer<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
+const LOST: Sent<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
 
 /** Reads an answer of the server: its value, or its issues. A lost connection is an issue as well. */
-export async function ask<T>(url: string, init?: RequestInit): Promise<Answer<T>> {
+export async function ask<T>(url: string, init?: RequestInit): Promise<Sent<T>> {
   const response = await fetch(url, init).catch(() => undefined);
   if (!response) return LOST;
   const body = (await response.json().catch(() => undefined)) as (T & { issues?: Issue[] }) | undefined;

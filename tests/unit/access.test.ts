@@ -11,7 +11,7 @@ import { unreadable } from '@/server/texts';
 import { jobView } from '@/server/views';
 import { seedDemo } from '@demo/seed';
 import { accessPage } from '../access-page';
-import { type TestHouse, openHouse } from '../house';
+import { type TestApp, openApp } from '../app';
 
 const files = (folder: string, name: string) =>
   fs
@@ -77,10 +77,10 @@ describe('the table of who may see what', () => {
 });
 
 describe('commands', () => {
-  let house: TestHouse;
+  let app: TestApp;
   beforeAll(async () => {
-    house = await openHouse();
-    await house.setUp();
+    app = await openApp();
+    await app.setUp();
   });
 
   /** Which commands each role must not reach, told apart from the table itself. */
@@ -94,8 +94,8 @@ describe('commands', () => {
     const forCounter = forOwner || NOT_BENCH.test(name);
     const may = { owner: true, counter: !forOwner, bench: !forCounter };
     for (const role of [...ROLES, undefined]) {
-      const as = role && { ...house.owner, role };
-      const answer = await house.command(name, { nonsense: true } as never, { as });
+      const as = role && { ...app.owner, role };
+      const answer = await app.command(name, { nonsense: true } as never, { as });
       const code = answer.ok ? 'ok' : answer.issues[0]!.code;
       const wanted =
         name === 'card-answer'
@@ -111,19 +111,19 @@ describe('commands', () => {
 
   it('of the program itself are refused to everybody else', async () => {
     const answer = { requestId: crypto.randomUUID(), answer: 'approved' as const };
-    const asked = await house.command('card-answer', answer);
+    const asked = await app.command('card-answer', answer);
     expect(asked).toMatchObject({ ok: false, issues: [{ code: 'command-internal' }] });
-    const inside = await house.command('card-answer', answer, { program: true });
+    const inside = await app.command('card-answer', answer, { program: true });
     expect(inside).toMatchObject({ ok: false, issues: [{ code: 'card-unknown' }] });
   });
 });
 
 describe('what the bench is shown', () => {
-  let house: TestHouse;
+  let app: TestApp;
   beforeAll(async () => {
-    house = await openHouse();
-    await seedDemo(house);
-    house = house.as((await staffByName(house.db, 'Ines'))!);
+    app = await openApp();
+    await seedDemo(app);
+    app = app.as((await staffByName(app.db, 'Ines'))!);
   });
   const keysOf = (value: unknown): string[] =>
     typeof value === 'object' && value !== null
@@ -131,7 +131,7 @@ describe('what the bench is shown', () => {
       : [];
 
   it('has no cost, price, telephone number or mail in it, however deep', async () => {
-    const bench = house.viewer('bench');
+    const bench = app.viewer('bench');
     const views = [await jobView(bench, '2424-1'), await jobView(bench, '2430-1'), await rackView(bench)];
     const money = ['cost', 'price', 'rates', 'markup', 'phone', 'email', 'amount', 'labourPerHour', 'chart', 'kit'];
     for (const view of [...views.slice(0, 2), { ...views[2], plans: [] }])
@@ -147,7 +147,7 @@ describe('what the bench is shown', () => {
   });
 
   it('is otherwise what the counter is shown', async () => {
-    const [bench, counter] = [await jobView(house.viewer('bench'), '2424-1'), await jobView(house.viewer(), '2424-1')];
+    const [bench, counter] = [await jobView(app.viewer('bench'), '2424-1'), await jobView(app.viewer(), '2424-1')];
     expect(counter!.worked.price!.price).toBeGreaterThan(0);
     expect(bench).toEqual({ ...counter, worked: withoutMoney(counter!.worked) });
     expect(bench!.worked.parts).toEqual(counter!.worked.parts);

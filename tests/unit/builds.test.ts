@@ -1,7 +1,7 @@
 /** Each build through the open interface, held against figures worked by hand in millimetres. */
 import { describe, expect, it } from 'vitest';
-import { openBatch, openStandardSizes, openSum, openWorkOut } from '@/server/open';
-import type { WorkOutAnswer } from '@/core/open/answer';
+import { openBatch, openStandardSizes, openSum, openWorkOut } from '@/server/public-api';
+import type { WorkOutAnswer } from '@/core/public-api/answer';
 
 const WOOD = { faceWidth: 30, rabbetWidth: 8, rabbetDepth: 20, height: 28 };
 const body = (build: string, over: object = {}) => ({

@@ -13,10 +13,10 @@ import { workOut } from '@/core/work-out';
 import { settleCard } from '@/server/card';
 import { orderById } from '@/db/queries/orders';
 import { boardView, findOrdersView, jobView, orderView } from '@/server/views';
-import { type TestHouse, openHouse } from '../house';
+import { type TestApp, openApp } from '../app';
 import { prices } from '../shop';
 
-let house: TestHouse;
+let app: TestApp;
 let customerId: string;
 const codes = (answer: { ok: boolean; issues?: { code: string }[] }) =>
   answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join();
@@ -40,23 +40,23 @@ const quote = async (designs: Design[] = [design()]) => {
     promised: '2031-05-20',
     pieces: designs.map((one) => ({ id: crypto.randomUUID(), design: one })),
   };
-  await must(house.command('save-quote', payload));
+  await must(app.command('save-quote', payload));
   return payload;
 };
 /** An order as the counter sees it. */
-const viewOf = async (orderId: string) => orderView(house.viewer(), (await orderById(house.db, orderId))?.number ?? 0);
+const viewOf = async (orderId: string) => orderView(app.viewer(), (await orderById(app.db, orderId))?.number ?? 0);
 const TOTAL = 18684;
 const accepted = async () => {
   const order = await quote();
-  await must(house.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
+  await must(app.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
   return { ...order, jobId: order.pieces[0]!.id };
 };
 
 beforeAll(async () => {
-  house = await openHouse();
-  await house.setUp();
+  app = await openApp();
+  await app.setUp();
   await must(
-    house.command('import-mouldings', {
+    app.command('import-mouldings', {
       text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'),
       edition: 1,
       file: 'clean.csv',
@@ -64,7 +64,7 @@ beforeAll(async () => {
   );
   customerId = crypto.randomUUID();
   await must(
-    house.command('add-customer', {
+    app.command('add-customer', {
       id: customerId,
       name: 'Bo "Robert\'); DROP TABLE piece;--" Ström',
       phone: '555 0101',
@@ -75,24 +75,20 @@ beforeAll(async () => {
 
 describe('the door', () => {
   it('refuses what is malformed, unknown, unpermitted or unsigned, and changes nothing', async () => {
-    const bench = { ...house.owner, role: 'bench' as const };
-    const before = await house.db.query('SELECT count(*)::int AS n FROM command');
-    expect(codes(await house.command('take-cash', { orderId: 'x', paymentId: 'y', amount: -5 } as never))).toBe(
+    const bench = { ...app.owner, role: 'bench' as const };
+    const before = await app.db.query('SELECT count(*)::int AS n FROM command');
+    expect(codes(await app.command('take-cash', { orderId: 'x', paymentId: 'y', amount: -5 } as never))).toBe(
       'input-wrong,input-wrong,input-wrong',
     );
-    expect(codes(await house.command('__proto__' as never, {} as never))).toBe('command-unknown');
+    expect(codes(await app.command('__proto__' as never, {} as never))).toBe('command-unknown');
     expect(
       codes(
-        await house.command(
-          'add-customer',
-          { id: crypto.randomUUID(), name: 'X', phone: '', email: '' },
-          { as: bench },
-        ),
+        await app.command('add-customer', { id: crypto.randomUUID(), name: 'X', phone: '', email: '' }, { as: bench }),
       ),
     ).toBe('not-permitted');
     expect(
       codes(
-        await house.command(
+        await app.command(
           'add-customer',
           { id: crypto.randomUUID(), name: 'X', phone: '', email: '' },
           { as: undefined },
@@ -101,29 +97,29 @@ describe('the door', () => {
     ).toBe('sign-in-first');
     expect(
       codes(
-        await house.command(
+        await app.command(
           'set-up-shop',
           { shop: 'Other', owner: 'Eve', pin: '6666', homeUnit: 'mm', code: '' },
           { as: undefined },
         ),
       ),
     ).toBe('shop-exists');
-    expect(await house.db.query('SELECT count(*)::int AS n FROM command')).toEqual(before);
+    expect(await app.db.query('SELECT count(*)::int AS n FROM command')).toEqual(before);
   });
 
   it('does a repeated command once, also when both arrive together, and refuses its id for something else', async () => {
     const { orderId } = await accepted();
     const id = crypto.randomUUID();
     const payload = { orderId, paymentId: crypto.randomUUID(), amount: 9400 };
-    const answers = await Promise.all([1, 2, 3].map(() => house.command('take-cash', payload, { id })));
+    const answers = await Promise.all([1, 2, 3].map(() => app.command('take-cash', payload, { id })));
     expect(answers.map(codes)).toEqual(['ok', 'ok', 'ok']);
     expect((await viewOf(orderId))!.paid).toBe(9400);
-    expect(codes(await house.command('take-cash', { ...payload, amount: 1 }, { id }))).toBe('command-reused');
+    expect(codes(await app.command('take-cash', { ...payload, amount: 1 }, { id }))).toBe('command-reused');
   });
 
   it('writes who, when, before and after in the same transaction, and keeps it from being changed', async () => {
     const { orderId } = await accepted();
-    const rows = await house.db.query<{
+    const rows = await app.db.query<{
       what: string;
       by: string;
       before: { state?: string } | null;
@@ -137,18 +133,18 @@ describe('the door', () => {
       ['accepted', 'Ada'],
     ]);
     expect([rows[1]!.before?.state, rows[1]!.after.state]).toEqual(['quoted', 'accepted']);
-    const write = (sql: string) => house.db.transaction((tx) => tx.query(sql));
+    const write = (sql: string) => app.db.transaction((tx) => tx.query(sql));
     for (const kept of ['audit', 'payment', 'command', 'job_event', 'security_event'])
       await expect(write(`DELETE FROM ${kept}`), kept).rejects.toThrow(/append-only|violates foreign key/);
     await expect(write("UPDATE audit SET what = 'nothing'")).rejects.toThrow('append-only');
-    await expect(house.db.query("UPDATE orders SET state = 'cancelled'")).rejects.toThrow('read-only');
+    await expect(app.db.query("UPDATE orders SET state = 'cancelled'")).rejects.toThrow('read-only');
   });
 
   it('tells the screens only what was committed', async () => {
     const heard: string[] = [];
-    const stop = house.bus.listen(({ what }) => heard.push(what));
+    const stop = app.bus.listen(({ what }) => heard.push(what));
     const order = await quote();
-    await house.command('accept-order', { orderId: order.orderId, revision: 1, total: 1, reasons: {} });
+    await app.command('accept-order', { orderId: order.orderId, revision: 1, total: 1, reasons: {} });
     stop();
     expect(heard).toEqual(['save-quote']);
   });
@@ -160,11 +156,11 @@ describe('from quote to order', () => {
     const view = (await viewOf(order.orderId))!;
     expect([view.agreed!.total, view.agreed!.deposit]).toEqual([TOTAL, 9400]);
     const list = fs.readFileSync('samples/mouldings-clean.csv', 'utf8').replace('120,4.20,ft', '120,9.90,ft');
-    await must(house.command('import-mouldings', { text: list, edition: 2, file: 'dearer.csv' }));
+    await must(app.command('import-mouldings', { text: list, edition: 2, file: 'dearer.csv' }));
     const later = (await viewOf(order.orderId))!;
     expect(later.pieces[0]!.agreed!.price!.price).toBe(17300);
     await must(
-      house.command('import-mouldings', {
+      app.command('import-mouldings', {
         text: fs.readFileSync('samples/mouldings-clean.csv', 'utf8'),
         edition: 3,
         file: 'back.csv',
@@ -174,15 +170,15 @@ describe('from quote to order', () => {
 
   it('a price rule is the owner’s, makes a new edition, and leaves a held quote as it was', async () => {
     const order = await quote();
-    const { edition } = (await house.books())!.prices;
+    const { edition } = (await app.books())!.prices;
     const rule = {
       school: 'chart' as const,
       markup: '3.5',
       chart: { by: 'in' as const, steps: [['40', 77_00]] as never },
     };
-    const setRule = (over: object = {}, as = house.owner) =>
-      house.command('set-group-rule', { edition, group: 'glazing', rule: { ...rule, ...over } }, { as });
-    expect(codes(await setRule({}, { ...house.owner, role: 'counter' }))).toBe('not-permitted');
+    const setRule = (over: object = {}, as = app.owner) =>
+      app.command('set-group-rule', { edition, group: 'glazing', rule: { ...rule, ...over } }, { as });
+    expect(codes(await setRule({}, { ...app.owner, role: 'counter' }))).toBe('not-permitted');
     expect(codes(await setRule({ chart: { by: 'in', steps: [] } }))).toContain('input-wrong');
     expect(
       codes(
@@ -199,16 +195,16 @@ describe('from quote to order', () => {
     ).toBe('input-wrong');
     await must(setRule());
     expect(codes(await setRule())).toBe('books-stale');
-    const after = (await house.books())!.prices;
+    const after = (await app.books())!.prices;
     expect([after.edition, after.groups.glazing.school, after.groups.glazing.minimumArea]).toEqual([
       edition + 1,
       'chart',
       '0.1',
     ]);
     expect((await viewOf(order.orderId))!.held).toBe(true);
-    await must(house.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
+    await must(app.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
     await must(
-      house.command('set-group-rule', {
+      app.command('set-group-rule', {
         edition: edition + 1,
         group: 'glazing',
         rule: { school: 'cost-up', markup: '3.5' },
@@ -218,51 +214,49 @@ describe('from quote to order', () => {
 
   it('holds the prices of a quote while it runs, and asks for today’s when it ran out', async () => {
     const [holding, expiring, renewed] = [await quote(), await quote(), await quote()];
-    const edition = (await house.books())!.prices.edition;
+    const edition = (await app.books())!.prices.edition;
     const list = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
     const dearer = list.replace('120,4.20,ft', '120,9.90,ft');
-    await must(house.command('import-mouldings', { text: dearer, edition, file: 'dearer.csv' }));
+    await must(app.command('import-mouldings', { text: dearer, edition, file: 'dearer.csv' }));
     const view = (await viewOf(holding.orderId))!;
     expect([view.held, view.expired]).toEqual([true, false]);
     const accept = (order: { orderId: string }, revision = 1) =>
-      house.command('accept-order', { orderId: order.orderId, revision, total: TOTAL, reasons: {} });
+      app.command('accept-order', { orderId: order.orderId, revision, total: TOTAL, reasons: {} });
     const again = {
       ...holding,
       revision: 1,
       pieces: view.pieces.map(({ id, design: held }) => ({ id, design: held })),
     };
-    await must(house.command('save-quote', again));
+    await must(app.command('save-quote', again));
     await must(accept(holding, 2));
-    await must(house.command('save-quote', { ...renewed, revision: 1 }));
+    await must(app.command('save-quote', { ...renewed, revision: 1 }));
     expect(codes(await accept(renewed, 2))).toBe('price-changed');
-    house.clock.at = new Date(house.clock.at.getTime() + 31 * 86_400_000);
+    app.clock.at = new Date(app.clock.at.getTime() + 31 * 86_400_000);
     expect((await viewOf(expiring.orderId))!.expired).toBe(true);
     expect(codes(await accept(expiring))).toBe('price-changed');
-    await must(house.command('import-mouldings', { text: list, edition: edition + 1, file: 'back.csv' }));
+    await must(app.command('import-mouldings', { text: list, edition: edition + 1, file: 'back.csv' }));
   });
 
   it('believes no material that is made up in the request', async () => {
-    const own = (await house.books())!.lists.mouldings[0]!;
+    const own = (await app.books())!.lists.mouldings[0]!;
     const cheap = { ...own, cost: { ...own.cost, amount: '0.01' } };
     const forged = apply(design(), set(design(), ['frame', 'moulding'], { given: cheap }));
     const order = await quote();
     const pieces = [{ id: order.pieces[0]!.id, design: forged }];
-    expect(codes(await house.command('save-quote', { ...order, revision: 1, pieces }))).toBe('material-invented');
+    expect(codes(await app.command('save-quote', { ...order, revision: 1, pieces }))).toBe('material-invented');
   });
 
   it('accepts once: a second acceptance and a change from a stale tab are refused', async () => {
     const order = await quote();
-    await must(house.command('save-quote', { ...order, revision: 1, promised: '2031-06-01' }));
-    expect(codes(await house.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe(
+    await must(app.command('save-quote', { ...order, revision: 1, promised: '2031-06-01' }));
+    expect(codes(await app.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe(
       'order-stale',
     );
     const both = await Promise.all(
-      [1, 2].map(() =>
-        house.command('accept-order', { orderId: order.orderId, revision: 2, total: TOTAL, reasons: {} }),
-      ),
+      [1, 2].map(() => app.command('accept-order', { orderId: order.orderId, revision: 2, total: TOTAL, reasons: {} })),
     );
     expect(both.map(codes).sort()).toEqual(['ok', 'order-stale']);
-    expect(codes(await house.command('save-quote', { ...order, revision: 3 }))).toBe('order-agreed');
+    expect(codes(await app.command('save-quote', { ...order, revision: 3 }))).toBe('order-agreed');
     expect((await viewOf(order.orderId))!.promised).toBe('2031-06-01');
   });
 
@@ -271,26 +265,26 @@ describe('from quote to order', () => {
     ['caution-needs-reason', (one) => apply(one, set(one, ['window', 'overlap'], length(100)))],
   ])('does not accept over a caution: %s', async (code, change) => {
     const order = await quote([change(design())]);
-    const books = (await house.books())!;
+    const books = (await app.books())!;
     const worked = workOut(change(design()), {
       settings: books.settings,
-      books: books.catalogue,
+      catalogue: books.catalogue,
       prices: books.prices,
     });
     const total = worked.ok ? mustPriceOrder([worked.value.price!], books.prices).total : 0;
     const ask = (reasons: Record<string, string>) =>
-      house.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
+      app.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons });
     expect(codes(await ask({}))).toBe(code);
     const withReason = await ask({ [`${order.pieces[0]!.id}:opening-overlap-small`]: 'A narrow margin, agreed' });
     expect(codes(withReason)).toBe(code === 'caution-refuses' ? code : 'ok');
     if (withReason.ok)
-      expect((await jobView(house.viewer(), `${withReason.value.number}-1`))!.reasons).toEqual({
+      expect((await jobView(app.viewer(), `${withReason.value.number}-1`))!.reasons).toEqual({
         'opening-overlap-small': 'A narrow margin, agreed',
       });
   });
 
   it('refuses a moulding that is not in the books any more, and says which', async () => {
-    const answer = await house.command('save-quote', {
+    const answer = await app.command('save-quote', {
       orderId: crypto.randomUUID(),
       revision: null,
       customerId,
@@ -307,7 +301,7 @@ describe('from quote to order', () => {
 
   it('does not take a piece away from another order', async () => {
     const first = await quote();
-    const answer = await house.command('save-quote', { ...first, orderId: crypto.randomUUID(), revision: null });
+    const answer = await app.command('save-quote', { ...first, orderId: crypto.randomUUID(), revision: null });
     expect(codes(answer)).toBe('piece-elsewhere');
     expect((await viewOf(first.orderId))!.pieces).toHaveLength(1);
   });
@@ -316,16 +310,16 @@ describe('from quote to order', () => {
 describe('money', () => {
   it('refuses more than the balance, reverses a slip by another entry, and refuses to reverse twice', async () => {
     const { orderId } = await accepted();
-    expect(
-      codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL + 1 })),
-    ).toBe('payment-above-balance');
+    expect(codes(await app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL + 1 }))).toBe(
+      'payment-above-balance',
+    );
     const paymentId = crypto.randomUUID();
-    await must(house.command('take-cash', { orderId, paymentId, amount: 5000 }));
+    await must(app.command('take-cash', { orderId, paymentId, amount: 5000 }));
     await must(
-      house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'Typed in the wrong order' }),
+      app.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'Typed in the wrong order' }),
     );
     expect(
-      codes(await house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'again' })),
+      codes(await app.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'again' })),
     ).toBe('payment-reversed');
     const view = (await viewOf(orderId))!;
     expect([view.payments.length, view.paid]).toEqual([2, 0]);
@@ -333,23 +327,23 @@ describe('money', () => {
 
   it('books a card once: approved, declined, and unanswered then asked again', async () => {
     const { orderId } = await accepted();
-    const terminal = house.terminal;
+    const terminal = app.terminal;
     const pay = async (acts: Parameters<typeof terminal.next>[0], requestId: string = crypto.randomUUID()) => {
       terminal.next(acts);
-      const asked = await house.command('ask-card', { orderId, requestId, amount: 9400 });
+      const asked = await app.command('ask-card', { orderId, requestId, amount: 9400 });
       if (!asked.ok) return codes(asked);
-      const settled = await settleCard(house.viewer(), requestId);
+      const settled = await settleCard(app.viewer(), requestId);
       return settled.ok ? settled.value.state : codes(settled);
     };
     expect(await pay('is declined')).toBe('declined');
     const lost = crypto.randomUUID();
     expect(await pay('walks away', lost)).toBe('unanswered');
     expect(await pay('pays')).toBe('card-waiting');
-    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }))).toBe(
+    expect(codes(await app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }))).toBe(
       'payment-above-balance',
     );
     terminal.next('pays');
-    const twice = await Promise.all([settleCard(house.viewer(), lost), settleCard(house.viewer(), lost)]);
+    const twice = await Promise.all([settleCard(app.viewer(), lost), settleCard(app.viewer(), lost)]);
     expect(twice.every((one) => one.ok && one.value.state === 'approved')).toBe(true);
     expect((await viewOf(orderId))!.paid).toBe(9400);
   });
@@ -357,16 +351,16 @@ describe('money', () => {
   it('books what comes after the question was dropped, and shows it as owed back until it is given back', async () => {
     const { orderId } = await accepted();
     const requestId = crypto.randomUUID();
-    house.terminal.next('pays');
-    await must(house.command('ask-card', { orderId, requestId, amount: TOTAL }));
-    const terminal = settleCard(house.viewer(), requestId);
-    await must(house.command('drop-card', { requestId }));
-    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
+    app.terminal.next('pays');
+    await must(app.command('ask-card', { orderId, requestId, amount: TOTAL }));
+    const terminal = settleCard(app.viewer(), requestId);
+    await must(app.command('drop-card', { requestId }));
+    await must(app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
     expect(await terminal).toMatchObject({ ok: true, value: { state: 'approved' } });
     const after = (await viewOf(orderId))!;
     expect([after.paid, after.owedBack, after.openCards]).toEqual([2 * TOTAL, TOTAL, []]);
     await must(
-      house.command('reverse-payment', { paymentId: requestId, newId: crypto.randomUUID(), reason: 'paid twice' }),
+      app.command('reverse-payment', { paymentId: requestId, newId: crypto.randomUUID(), reason: 'paid twice' }),
     );
     expect([(await viewOf(orderId))!.paid, (await viewOf(orderId))!.owedBack]).toEqual([TOTAL, 0]);
   });
@@ -374,12 +368,12 @@ describe('money', () => {
   it('does not cancel an order whose card question is open; what comes on one cancelled after it is owed back', async () => {
     const { orderId } = await accepted();
     const requestId = crypto.randomUUID();
-    await must(house.command('ask-card', { orderId, requestId, amount: 3000 }));
-    const cancel = () => house.command('cancel-order', { orderId, revision: 2, reason: 'no' });
+    await must(app.command('ask-card', { orderId, requestId, amount: 3000 }));
+    const cancel = () => app.command('cancel-order', { orderId, revision: 2, reason: 'no' });
     expect(codes(await cancel())).toBe('card-waiting');
-    house.terminal.next('pays');
-    const terminal = settleCard(house.viewer(), requestId);
-    await must(house.command('drop-card', { requestId }));
+    app.terminal.next('pays');
+    const terminal = settleCard(app.viewer(), requestId);
+    await must(app.command('drop-card', { requestId }));
     await must(cancel());
     await terminal;
     const after = (await viewOf(orderId))!;
@@ -389,18 +383,18 @@ describe('money', () => {
   it('keeps an order of 5,262,109,920 in every list, and refuses one above the limit of every amount', async () => {
     const big = 5_262_109_920;
     const { orderId } = await accepted();
-    await house.db.transaction((tx) =>
+    await app.db.transaction((tx) =>
       tx.query("UPDATE orders SET agreed = jsonb_set(agreed, '{total}', $2::jsonb) WHERE id = $1", [
         orderId,
         String(big),
       ]),
     );
-    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 4_000_000_000 }));
+    await must(app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 4_000_000_000 }));
     const requestId = crypto.randomUUID();
-    await must(house.command('ask-card', { orderId, requestId, amount: 1_262_109_920 }));
+    await must(app.command('ask-card', { orderId, requestId, amount: 1_262_109_920 }));
     const order = (await viewOf(orderId))!;
     expect([order.agreed!.total, order.paid, order.openCards[0]!.amount]).toEqual([big, 4_000_000_000, 1_262_109_920]);
-    const [found] = await findOrdersView(house.viewer(), String(order.number), ['accepted']);
+    const [found] = await findOrdersView(app.viewer(), String(order.number), ['accepted']);
     expect([found!.total, found!.paid]).toEqual([big, 4_000_000_000]);
 
     const dear = (cents: number) =>
@@ -417,11 +411,11 @@ describe('money', () => {
   it('does not cancel an order with money on it', async () => {
     const { orderId } = await accepted();
     const paymentId = crypto.randomUUID();
-    await must(house.command('take-cash', { orderId, paymentId, amount: 100 }));
-    expect(codes(await house.command('cancel-order', { orderId, revision: 2, reason: 'x' }))).toBe('cancel-with-money');
-    await must(house.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'given back' }));
-    await must(house.command('cancel-order', { orderId, revision: 2, reason: 'moved away' }));
-    expect(codes(await house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 100 }))).toBe(
+    await must(app.command('take-cash', { orderId, paymentId, amount: 100 }));
+    expect(codes(await app.command('cancel-order', { orderId, revision: 2, reason: 'x' }))).toBe('cancel-with-money');
+    await must(app.command('reverse-payment', { paymentId, newId: crypto.randomUUID(), reason: 'given back' }));
+    await must(app.command('cancel-order', { orderId, revision: 2, reason: 'moved away' }));
+    expect(codes(await app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: 100 }))).toBe(
       'payment-not-agreed',
     );
   });
@@ -434,19 +428,19 @@ describe('through the shop', () => {
   it('works every step, sends a failed check back and counts it, and hands over for the balance', async () => {
     const { orderId, jobId } = await accepted();
     const number = (await viewOf(orderId))!.number;
-    const job = async () => (await jobView(house.viewer(), `${number}-1`))!;
+    const job = async () => (await jobView(app.viewer(), `${number}-1`))!;
     const step = async (to: 'doing' | 'done' | 'todo', key?: string) => {
       const now = await job();
-      return house.command('move-step', { jobId, revision: now.revision, step: (key ?? now.next) as never, to, ticks });
+      return app.command('move-step', { jobId, revision: now.revision, step: (key ?? now.next) as never, to, ticks });
     };
     expect(codes(await step('done', 'fit'))).toBe('step-needs');
     expect((await job()).state).toBe('waiting-for-material');
     for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
     expect(
-      codes(await house.command('final-check', { jobId, revision: (await job()).revision, points: { corners: 'ok' } })),
+      codes(await app.command('final-check', { jobId, revision: (await job()).revision, points: { corners: 'ok' } })),
     ).toBe('check-open');
     await must(
-      house.command('final-check', {
+      app.command('final-check', {
         jobId,
         revision: (await job()).revision,
         points: { ...good, 'specks-inside': { failed: 'a hair' } },
@@ -457,16 +451,16 @@ describe('through the shop', () => {
       'fit',
       ['fit', 'back-and-hang', 'touch-up', 'final-check', 'hand-over'],
     ]);
-    expect((await boardView(house.viewer())).jobs.find((one) => one.ticket === back.ticket)!.failures).toBe(1);
+    expect((await boardView(app.viewer())).jobs.find((one) => one.ticket === back.ticket)!.failures).toBe(1);
     expect(
-      codes(await house.command('move-step', { jobId, revision: back.revision, step: 'fit', to: 'done', ticks: [] })),
+      codes(await app.command('move-step', { jobId, revision: back.revision, step: 'fit', to: 'done', ticks: [] })),
     ).toBe('enclosure-open');
     for (let now = await job(); now.next !== 'final-check'; now = await job()) await must(step('done'));
     expect((await job()).steps.find((one) => one.step === 'fit')!.times).toBe(2);
-    await must(house.command('final-check', { jobId, revision: (await job()).revision, points: good }));
-    const hand = () => house.command('hand-over', { orderId, revision: 2, signedBy: 'Bo Ström', identified: true });
+    await must(app.command('final-check', { jobId, revision: (await job()).revision, points: good }));
+    const hand = () => app.command('hand-over', { orderId, revision: 2, signedBy: 'Bo Ström', identified: true });
     expect(codes(await hand())).toBe('balance-open');
-    await must(house.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
+    await must(app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
     await must(hand());
     expect([(await viewOf(orderId))!.state, (await job()).state]).toEqual(['handed-over', 'handed-over']);
     expect(codes(await step('todo', 'final-check'))).toBe('job-closed');
@@ -475,27 +469,26 @@ describe('through the shop', () => {
   it('holds and releases; a held job stands still; a stale bench is refused', async () => {
     const { orderId, jobId } = await accepted();
     const number = (await viewOf(orderId))!.number;
-    await must(house.command('hold', { jobId, revision: 1, reason: 'Moulding is late', who: 'supplier' }));
+    await must(app.command('hold', { jobId, revision: 1, reason: 'Moulding is late', who: 'supplier' }));
     expect(
-      codes(await house.command('move-step', { jobId, revision: 2, step: 'materials-here', to: 'done', ticks: [] })),
+      codes(await app.command('move-step', { jobId, revision: 2, step: 'materials-here', to: 'done', ticks: [] })),
     ).toBe('job-held');
-    expect(codes(await house.command('release', { jobId, revision: 1 }))).toBe('job-stale');
-    await must(house.command('release', { jobId, revision: 2 }));
-    await must(house.command('move-step', { jobId, revision: 3, step: 'materials-here', to: 'done', ticks: [] }));
-    await must(house.command('move-step', { jobId, revision: 4, step: 'materials-here', to: 'todo', ticks: [] }));
-    expect((await jobView(house.viewer(), `${number}-1`))!.state).toBe('waiting-for-material');
+    expect(codes(await app.command('release', { jobId, revision: 1 }))).toBe('job-stale');
+    await must(app.command('release', { jobId, revision: 2 }));
+    await must(app.command('move-step', { jobId, revision: 3, step: 'materials-here', to: 'done', ticks: [] }));
+    await must(app.command('move-step', { jobId, revision: 4, step: 'materials-here', to: 'todo', ticks: [] }));
+    expect((await jobView(app.viewer(), `${number}-1`))!.state).toBe('waiting-for-material');
   });
 });
 
 describe('the price list', () => {
   it('takes all or nothing, and not on books that changed since the preview', async () => {
-    const edition = (await house.books())!.prices.edition;
-    const import_ = (text: string, at: number) =>
-      house.command('import-mouldings', { text, edition: at, file: 'x.csv' });
+    const edition = (await app.books())!.prices.edition;
+    const import_ = (text: string, at: number) => app.command('import-mouldings', { text, edition: at, file: 'x.csv' });
     expect(codes(await import_(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'), edition))).toBe('list-refused');
     expect(codes(await import_(fs.readFileSync('samples/mouldings-clean.csv', 'utf8'), edition - 1))).toBe(
       'books-stale',
     );
-    expect((await house.books())!.lists.mouldings).toHaveLength(64);
+    expect((await app.books())!.lists.mouldings).toHaveLength(64);
   });
 });

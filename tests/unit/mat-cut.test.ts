@@ -18,12 +18,12 @@ const within = shop();
 const first = <T>(map: ReadonlyMap<string, T>) => [...map.keys()][0]!;
 const design = (over: Partial<Design> = {}): Design => ({
   ...plain,
-  frame: { ...plain.frame, moulding: { code: first(within.books.mouldings) } },
-  glazing: { code: first(within.books.glazings) },
-  backing: { code: first(within.books.backings) },
+  frame: { ...plain.frame, moulding: { code: first(within.catalogue.mouldings) } },
+  glazing: { code: first(within.catalogue.glazings) },
+  backing: { code: first(within.catalogue.backings) },
   mats: [
-    { board: { code: first(within.books.mats) }, reveal: length(0) },
-    { board: { code: first(within.books.mats) }, reveal: mm(6) },
+    { board: { code: first(within.catalogue.mats) }, reveal: length(0) },
+    { board: { code: first(within.catalogue.mats) }, reveal: mm(6) },
   ],
   ...over,
 });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { books } from '../shop';
 import type { Unit } from '@/core/units/length';
-import { openSum, openWorkOut } from '@/server/open';
-import { workOutBody } from '@/core/open/body';
-import { readRequest } from '@/core/open/request';
-import { workOutAnswer } from '@/core/open/answer';
+import { openSum, openWorkOut } from '@/server/public-api';
+import { workOutBody } from '@/core/public-api/body';
+import { readRequest } from '@/core/public-api/request';
+import { workOutAnswer } from '@/core/public-api/answer';
 
 const HOUSE = { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' };
 const WOOD = { faceWidth: '20 mm', rabbetWidth: '6 mm', rabbetDepth: '14 mm', height: '22 mm' };

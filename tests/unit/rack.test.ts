@@ -10,9 +10,9 @@ import { cutJobs, cutRequests } from '@/server/cutting/needs';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { planByNumber, planCsv } from '@/server/plans-made';
 import { rackPieces, rackView } from '@/server/rack-views';
-import { type TestHouse, openHouse } from '../house';
+import { type TestApp, openApp } from '../app';
 
-let house: TestHouse;
+let app: TestApp;
 let tickets: string[];
 const codes = (answer: { ok: boolean; issues?: { code: string }[] }) =>
   answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join();
@@ -30,11 +30,11 @@ const stick = (length: number, over: Partial<Asked<'put-rack-piece'>> = {}): Ask
   note: '',
   ...over,
 });
-const onRack = async () => (await rackPieces(house.viewer())).map((one) => one.code).sort();
+const onRack = async () => (await rackPieces(app.viewer())).map((one) => one.code).sort();
 
 /** A plan of some jobs as the rack stands now. */
 async function planned(of: readonly string[] = tickets): Promise<Asked<'confirm-plan'>> {
-  const { requests } = await cutRequests(house.db, (await house.books())!, of);
+  const { requests } = await cutRequests(app.db, (await app.books())!, of);
   const best = (jobs: ReturnType<typeof jobsOfSticks>) => {
     const engine = new Engine(
       jobs.map((job, index) => ({ index, job })),
@@ -53,12 +53,12 @@ async function planned(of: readonly string[] = tickets): Promise<Asked<'confirm-
 }
 
 beforeEach(async () => {
-  house = await openHouse();
-  await house.setUp();
+  app = await openApp();
+  await app.setUp();
   const text = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
-  await must(house.command('import-mouldings', { text, edition: 1, file: 'clean.csv' }));
+  await must(app.command('import-mouldings', { text, edition: 1, file: 'clean.csv' }));
   const customerId = crypto.randomUUID();
-  await must(house.command('add-customer', { id: customerId, name: 'Bo', phone: '', email: '' }));
+  await must(app.command('add-customer', { id: customerId, name: 'Bo', phone: '', email: '' }));
   const start = newDesign(
     defaultSettings('in'),
     { mat: 'RAG-SHELL', moulding: 'MAR-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' },
@@ -68,40 +68,38 @@ beforeEach(async () => {
   const design = { ...start, border: { mode: 'equal' as const, all: inches(2, 1, 2) } };
   const order = crypto.randomUUID();
   const pieces = [0, 1].map(() => ({ id: crypto.randomUUID(), design }));
-  await must(
-    house.command('save-quote', { orderId: order, revision: null, customerId, promised: '2031-05-20', pieces }),
-  );
-  const quoted = await house.command('accept-order', { orderId: order, revision: 1, total: 1, reasons: {} });
+  await must(app.command('save-quote', { orderId: order, revision: null, customerId, promised: '2031-05-20', pieces }));
+  const quoted = await app.command('accept-order', { orderId: order, revision: 1, total: 1, reasons: {} });
   const total = quoted.ok ? 0 : Number(quoted.issues[0]!.figures.now);
-  await must(house.command('accept-order', { orderId: order, revision: 1, total, reasons: {} }));
+  await must(app.command('accept-order', { orderId: order, revision: 1, total, reasons: {} }));
   for (const { id } of pieces)
-    await must(house.command('move-step', { jobId: id, revision: 1, step: 'materials-here', to: 'done', ticks: [] }));
-  tickets = (await cutJobs(house.db)).map((job) => job.ticket);
-  await must(house.command('put-rack-piece', stick(inches(70))));
-  await must(house.command('set-stock', { material: 'MAR-31', onHand: 5, minimum: 2 }));
+    await must(app.command('move-step', { jobId: id, revision: 1, step: 'materials-here', to: 'done', ticks: [] }));
+  tickets = (await cutJobs(app.db)).map((job) => job.ticket);
+  await must(app.command('put-rack-piece', stick(inches(70))));
+  await must(app.command('set-stock', { material: 'MAR-31', onHand: 5, minimum: 2 }));
 });
 
 describe('what is to be cut', () => {
   it('is every leg and board of the jobs, by their figures, until a plan has it', async () => {
-    const [job] = await cutJobs(house.db);
+    const [job] = await cutJobs(app.db);
     expect(job!.wanted.frames[0]!.legs.map((leg) => leg.length / 8128)).toEqual([18.875, 18.875, 22.875, 22.875]);
     expect(job!.wanted.parts.map((part) => [part.what, part.material])).toEqual([
       ['glazing', 'GL-CLEAR'],
       ['mat', 'RAG-SHELL'],
       ['board', 'FOAM-5'],
     ]);
-    await must(house.command('confirm-plan', await planned([tickets[0]!])));
-    expect((await cutJobs(house.db)).map((one) => one.ticket)).toEqual([tickets[1]]);
+    await must(app.command('confirm-plan', await planned([tickets[0]!])));
+    expect((await cutJobs(app.db)).map((one) => one.ticket)).toEqual([tickets[1]]);
   });
 });
 
 describe('confirming a plan', () => {
   it('takes the material and puts the offcuts on the rack, and undoing puts all of it back as it was', async () => {
     const before = await onRack();
-    const view = (await rackView(house.viewer()))!;
+    const view = (await rackView(app.viewer()))!;
     const plan = await planned();
-    await must(house.command('confirm-plan', plan));
-    const after = (await rackView(house.viewer()))!;
+    await must(app.command('confirm-plan', plan));
+    const after = (await rackView(app.viewer()))!;
     const opened = plan.sticks.bars.filter((bar) => bar.source === 'MAR-31 stick').length;
     expect(after.stock.find((one) => one.material === 'MAR-31')!.onHand).toBe(5 - opened);
     const kept = plan.sticks.bars.filter((bar) => bar.offcut > 0).map((bar) => Math.round(bar.offcut * 320));
@@ -121,7 +119,7 @@ describe('confirming a plan', () => {
       3,
     );
     expect(figures.sticks.apart).toBeGreaterThan(figures.sticks.cost);
-    const row = (await planByNumber(house.db, number))!;
+    const row = (await planByNumber(app.db, number))!;
     expect(planCsv(row).match(/,leg,/g)).toHaveLength(8);
     const paper = await cutSheetPaper(
       { number, day: 'Mon', by: 'Ada', requests: row.request, plans: row.plan },
@@ -130,25 +128,25 @@ describe('confirming a plan', () => {
     );
     expect(Buffer.from(paper.subarray(0, 5)).toString()).toBe('%PDF-');
 
-    await must(house.command('undo-plan', { id: plan.id }));
+    await must(app.command('undo-plan', { id: plan.id }));
     expect(await onRack()).toEqual(before);
-    const back = (await rackView(house.viewer()))!;
+    const back = (await rackView(app.viewer()))!;
     const counts = (of: typeof back) => of.stock.map(({ revision: _revision, ...one }) => one);
     expect(counts(back)).toEqual(counts(view));
     expect(back.jobs).toEqual(view.jobs);
-    expect(codes(await house.command('undo-plan', { id: plan.id }))).toBe('plan-unknown');
+    expect(codes(await app.command('undo-plan', { id: plan.id }))).toBe('plan-unknown');
   });
 
   it('is refused when the rack or the jobs have changed since, and nothing is taken', async () => {
     const plan = await planned();
     const used = plan.sticks.bars.find((bar) => bar.source.startsWith('K'))!.source;
-    const piece = (await rackPieces(house.viewer())).find((one) => one.code === used)!;
-    await must(house.command('remove-rack-piece', { id: piece.id, revision: piece.revision, reason: 'warped' }));
-    expect(codes(await house.command('confirm-plan', plan))).toBe('plan-rack-changed');
-    expect((await rackView(house.viewer()))!.plans).toEqual([]);
+    const piece = (await rackPieces(app.viewer())).find((one) => one.code === used)!;
+    await must(app.command('remove-rack-piece', { id: piece.id, revision: piece.revision, reason: 'warped' }));
+    expect(codes(await app.command('confirm-plan', plan))).toBe('plan-rack-changed');
+    expect((await rackView(app.viewer()))!.plans).toEqual([]);
     const [one, other] = [await planned(), await planned()];
-    await must(house.command('confirm-plan', one));
-    expect(codes(await house.command('confirm-plan', other))).toBe('plan-rack-changed');
+    await must(app.command('confirm-plan', one));
+    expect(codes(await app.command('confirm-plan', other))).toBe('plan-rack-changed');
   });
 
   it('is refused for a plan that was tampered with', async () => {
@@ -157,65 +155,65 @@ describe('confirming a plan', () => {
       ...plan,
       sticks: { ...plan.sticks, bars: plan.sticks.bars.map((bar) => ({ ...bar, offcut: bar.offcut + 10 })) },
     };
-    expect(codes(await house.command('confirm-plan', wrong))).toBe('plan-wrong,offcut-untrue');
-    expect(codes(await house.command('confirm-plan', { ...plan, tickets: ['9999-1'] }))).toBe('plan-rack-changed');
+    expect(codes(await app.command('confirm-plan', wrong))).toBe('plan-wrong,offcut-untrue');
+    expect(codes(await app.command('confirm-plan', { ...plan, tickets: ['9999-1'] }))).toBe('plan-rack-changed');
   });
 
   it('can be undone only while it is the latest and its offcuts lie there', async () => {
     const first = await planned([tickets[0]!]);
-    await must(house.command('confirm-plan', first));
-    await must(house.command('confirm-plan', await planned([tickets[1]!])));
-    expect(codes(await house.command('undo-plan', { id: first.id }))).toBe('plan-not-latest');
+    await must(app.command('confirm-plan', first));
+    await must(app.command('confirm-plan', await planned([tickets[1]!])));
+    expect(codes(await app.command('undo-plan', { id: first.id }))).toBe('plan-not-latest');
   });
 });
 
 describe('a spoiled cut', () => {
   it('is wanted again by itself, and what is left of it lies on the rack', async () => {
     const plan = await planned();
-    await must(house.command('confirm-plan', plan));
-    expect(await cutJobs(house.db)).toEqual([]);
+    await must(app.command('confirm-plan', plan));
+    expect(await cutJobs(app.db)).toEqual([]);
     const spoil = (over: Partial<Asked<'spoil-cut'>>) =>
-      house.command('spoil-cut', { planId: plan.id, part: `${tickets[0]} top`, why: 'chipped', left: null, ...over });
+      app.command('spoil-cut', { planId: plan.id, part: `${tickets[0]} top`, why: 'chipped', left: null, ...over });
     expect(codes(await spoil({ part: 'ghost' }))).toBe('cut-part-unknown');
     expect(codes(await spoil({ left: { length: inches(40), height: null } }))).toBe('spoil-too-long');
     await must(spoil({ left: { length: inches(15), height: null } }));
     expect(codes(await spoil({}))).toBe('cut-part-unknown');
-    const [again] = await cutJobs(house.db);
+    const [again] = await cutJobs(app.db);
     expect([again!.ticket, again!.again, again!.wanted.frames[0]!.legs.map((leg) => leg.id)]).toEqual([
       tickets[0],
       1,
       [`${tickets[0]} top`],
     ]);
-    const left = (await rackPieces(house.viewer())).find((one) => one.origin === 'spoiled')!;
+    const left = (await rackPieces(app.viewer())).find((one) => one.origin === 'spoiled')!;
     expect([left.length, left.material]).toEqual([inches(15), 'MAR-31']);
-    expect(codes(await house.command('undo-plan', { id: plan.id }))).toBe('plan-begun');
-    await must(house.command('confirm-plan', await planned([tickets[0]!])));
-    expect(await cutJobs(house.db)).toEqual([]);
+    expect(codes(await app.command('undo-plan', { id: plan.id }))).toBe('plan-begun');
+    await must(app.command('confirm-plan', await planned([tickets[0]!])));
+    expect(await cutJobs(app.db)).toEqual([]);
   });
 });
 
 describe('the rack', () => {
   it('refuses what cannot lie there, beside its field', async () => {
-    expect(codes(await house.command('put-rack-piece', stick(inches(20), { material: 'GHOST' })))).toBe(
+    expect(codes(await app.command('put-rack-piece', stick(inches(20), { material: 'GHOST' })))).toBe(
       'material-unknown',
     );
-    expect(codes(await house.command('put-rack-piece', stick(inches(20), { height: inches(3) })))).toBe('rack-height');
+    expect(codes(await app.command('put-rack-piece', stick(inches(20), { height: inches(3) })))).toBe('rack-height');
     expect(
-      codes(await house.command('put-rack-piece', stick(inches(20), { noGo: [{ from: inches(19), to: inches(22) }] }))),
+      codes(await app.command('put-rack-piece', stick(inches(20), { noGo: [{ from: inches(19), to: inches(22) }] }))),
     ).toBe('rack-zone');
-    expect(codes(await house.command('put-rack-piece', stick(-4)))).toBe('input-wrong');
-    expect(codes(await house.command('set-stock', { material: 'MAR-31', onHand: -1, minimum: 0 }))).toBe('input-wrong');
+    expect(codes(await app.command('put-rack-piece', stick(-4)))).toBe('input-wrong');
+    expect(codes(await app.command('set-stock', { material: 'MAR-31', onHand: -1, minimum: 0 }))).toBe('input-wrong');
   });
 
   it('comes back from its own list; a list with a bad row is not taken', async () => {
     await must(
-      house.command(
+      app.command(
         'put-rack-piece',
         stick(inches(33, 1, 64), { noGo: [{ from: inches(3), to: inches(4, 1, 2) }], note: 'a, "b"' }),
       ),
     );
     await must(
-      house.command('put-rack-piece', {
+      app.command('put-rack-piece', {
         ...stick(inches(20)),
         kind: 'sheet',
         material: 'RAG-SHELL',
@@ -224,16 +222,16 @@ describe('the rack', () => {
         batch: '',
       }),
     );
-    const pieces = await rackPieces(house.viewer());
+    const pieces = await rackPieces(app.viewer());
     const text = writeRackList(pieces, 'in');
-    await must(house.command('import-rack', { text, file: 'rack.csv' }));
+    await must(app.command('import-rack', { text, file: 'rack.csv' }));
     const seen = (list: typeof pieces) =>
       list
         .map((one) =>
           JSON.stringify([one.kind, one.material, one.length, one.height, one.batch, one.noGo, one.place, one.note]),
         )
         .sort();
-    const now = await rackPieces(house.viewer());
+    const now = await rackPieces(app.viewer());
     expect(seen(now)).toEqual([...seen(pieces), ...seen(pieces)].sort());
     for (const bad of [
       '',
@@ -244,7 +242,7 @@ describe('the rack', () => {
       'kind,material,unit,length,height\nsheet,RAG-SHELL,in,20,\n',
       'kind,material,length,note\nstick,MAR-31,20,=SUM(1)\n',
     ])
-      expect(codes(await house.command('import-rack', { text: bad, file: 'x' })), bad).not.toBe('ok');
-    expect(await rackPieces(house.viewer())).toHaveLength(now.length);
+      expect(codes(await app.command('import-rack', { text: bad, file: 'x' })), bad).not.toBe('ok');
+    expect(await rackPieces(app.viewer())).toHaveLength(now.length);
   });
 });

@@ -17,7 +17,7 @@ import { ticketPaper } from '@/server/papers/ticket';
 import { signIn } from '@/server/sessions';
 import { boardView, jobView, orderView, shopView } from '@/server/views';
 import { rackView } from '@/server/rack-views';
-import { testHouse } from '../house';
+import { testApp } from '../app';
 
 interface Line {
   readonly table: string;
@@ -66,14 +66,14 @@ describe('the data of 0.3.0', () => {
   let viewer: Viewer<'owner'>;
   beforeAll(async () => {
     const db = await opened('demo-0.3.0.jsonl');
-    viewer = testHouse(db)
+    viewer = testApp(db)
       .as((await staffByName(db, 'Ines'))!)
       .viewer();
   });
 
   it('is opened whole: every order, its money, its jobs and papers, and who did what', async () => {
     const shop = (await shopView(viewer))!;
-    const books = { settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists) };
+    const context = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists) };
     expect(shop.lists.mouldings).toHaveLength(60);
     const before = lines('demo-0.3.0.jsonl');
     const of = (table: string) => before.filter((line) => line.table === table).map(({ row }) => row);
@@ -90,7 +90,7 @@ describe('the data of 0.3.0', () => {
         const job = (await jobView(viewer, ticket))!;
         const kept = of('piece').find((one) => one.id === job.id)!.agreed as Record<string, unknown>;
         expect(job.worked.sizes).toEqual(kept.sizes);
-        const again = workOut(job.worked.resolved.design, books);
+        const again = workOut(job.worked.resolved.design, context);
         expect(job.worked.parts).toEqual(again.ok && JSON.parse(JSON.stringify(again.value.parts)));
         expect(job.worked.price).toEqual(kept.price);
         const events = of('job_event').filter((one) => one.job_id === job.id);
@@ -125,13 +125,13 @@ describe('the data of 0.3.0', () => {
 
   it('of an own shop: PINs still open it, and no digest of a payload with a PIN is left', async () => {
     const db = await opened('shop-0.3.0.jsonl');
-    const house = testHouse(db);
+    const app = testApp(db);
     const caller = { address: 'local', cookie: undefined, device: undefined };
-    expect(await signIn(house, 'Runa', '90210', caller)).toMatchObject({
+    expect(await signIn(app, 'Runa', '90210', caller)).toMatchObject({
       ok: true,
       value: { person: { role: 'owner' } },
     });
-    expect(await signIn(house, 'Odd', '4242', caller)).toMatchObject({ ok: true });
+    expect(await signIn(app, 'Odd', '4242', caller)).toMatchObject({ ok: true });
     expect(await db.query("SELECT name FROM command WHERE digest <> ''")).toEqual([]);
     const who = await db.query('SELECT a.what, s.name FROM audit a LEFT JOIN staff s ON s.id = a.by_id ORDER BY a.id');
     expect(who).toEqual([

@@ -18,28 +18,28 @@ import {
   shopView,
 } from '@/server/views';
 import { staffByName } from '@/db/queries/staff';
-import { type TestHouse, openHouse } from '../house';
+import { type TestApp, openApp } from '../app';
 
-let house: TestHouse;
+let app: TestApp;
 beforeAll(async () => {
-  house = await openHouse();
-  await seedDemo(house);
-  house = house.as((await staffByName(house.db, 'Ines'))!);
+  app = await openApp();
+  await seedDemo(app);
+  app = app.as((await staffByName(app.db, 'Ines'))!);
 });
 const all = ['quoted', 'accepted', 'handed-over', 'cancelled'];
 const numbers = async (text: string, states = all) =>
-  (await findOrdersView(house.viewer(), text, states)).map((one) => one.number);
+  (await findOrdersView(app.viewer(), text, states)).map((one) => one.number);
 
 describe('the demo shop', () => {
   it('is whole or not there, and is made once', async () => {
-    await seedDemo(house);
-    const counted = await house.db.query<{ count: number }>('SELECT count(*)::int AS count FROM orders');
+    await seedDemo(app);
+    const counted = await app.db.query<{ count: number }>('SELECT count(*)::int AS count FROM orders');
     expect(counted[0]?.count).toBe(ORDERS.length);
-    expect((await shopView(house.viewer()))!.lists.mouldings).toHaveLength(60);
+    expect((await shopView(app.viewer()))!.lists.mouldings).toHaveLength(60);
   });
 
   it('holds jobs in every state, some late, some held by each who must act', async () => {
-    const { jobs, today } = await boardView(house.viewer());
+    const { jobs, today } = await boardView(app.viewer());
     expect(new Set(jobs.map((job) => job.state))).toEqual(
       new Set(['waiting-for-material', 'ready-to-start', 'in-work', 'ready']),
     );
@@ -52,16 +52,20 @@ describe('the demo shop', () => {
   });
 
   it('agrees everywhere: ticket, order and board say the same figures, and money adds up', async () => {
-    const books = (await house.books())!;
+    const books = (await app.books())!;
     for (const number of await numbers('', ['accepted', 'handed-over'])) {
-      const order = (await orderView(house.viewer(), number))!;
+      const order = (await orderView(app.viewer(), number))!;
       expect(order.paid).toBe(order.payments.reduce((sum, one) => sum + one.amount, 0));
       expect(order.paid).toBeLessThanOrEqual(order.agreed!.total);
       if (order.state === 'handed-over') expect(order.paid).toBe(order.agreed!.total);
       for (const [index, piece] of order.pieces.entries()) {
-        const job = (await jobView(house.viewer(), `${number}-${index + 1}`))!;
+        const job = (await jobView(app.viewer(), `${number}-${index + 1}`))!;
         expect(job.worked.sizes).toEqual(piece.agreed!.sizes);
-        const again = workOut(piece.design, { settings: books.settings, books: books.catalogue, prices: books.prices });
+        const again = workOut(piece.design, {
+          settings: books.settings,
+          catalogue: books.catalogue,
+          prices: books.prices,
+        });
         expect(again.ok && again.value.price!.price).toBe(piece.agreed!.price!.price);
       }
     }
@@ -70,19 +74,16 @@ describe('the demo shop', () => {
 
 describe('a job looked at while something happens to it', () => {
   it('is shown as it was before or as it is after, its revision never older than its steps', async () => {
-    const { jobs } = await boardView(house.viewer());
+    const { jobs } = await boardView(app.viewer());
     let seen = 0;
     for (const { ticket, hold, next } of jobs) {
-      const before = (await jobView(house.viewer(), ticket))!;
+      const before = (await jobView(app.viewer(), ticket))!;
       if (hold || !next || next === 'final-check' || next === 'hand-over') continue;
       const move = { jobId: before.id, revision: before.revision, step: next, to: 'done' as const, ticks: [] };
-      const [meanwhile, answer] = await Promise.all([
-        jobView(house.viewer(), ticket),
-        house.command('move-step', move),
-      ]);
+      const [meanwhile, answer] = await Promise.all([jobView(app.viewer(), ticket), app.command('move-step', move)]);
       if (!answer.ok) continue;
       seen += 1;
-      const after = (await jobView(house.viewer(), ticket))!;
+      const after = (await jobView(app.viewer(), ticket))!;
       const told = (view: typeof before) => [view.revision, view.next, view.steps.map(({ state }) => state).join()];
       expect(after.revision).toBe(before.revision + 1);
       expect([told(before), told(after)]).toContainEqual(told(meanwhile!));
@@ -96,14 +97,12 @@ describe('finding', () => {
     const newest = Math.max(...(await numbers('')));
     expect(await numbers(String(newest))).toEqual([newest]);
     expect(await numbers(`${newest}-1`)).toEqual([newest]);
-    expect((await findOrdersView(house.viewer(), 'tAmSiN', all)).every((one) => one.customer === 'Orla Tamsin')).toBe(
+    expect((await findOrdersView(app.viewer(), 'tAmSiN', all)).every((one) => one.customer === 'Orla Tamsin')).toBe(
       true,
     );
-    expect((await findOrdersView(house.viewer(), '55 501 42', all)).map((one) => one.customer)).toContain(
-      'Orla Tamsin',
-    );
+    expect((await findOrdersView(app.viewer(), '55 501 42', all)).map((one) => one.customer)).toContain('Orla Tamsin');
     expect(await numbers('', ['cancelled'])).toHaveLength(1);
-    const open = await findOrdersView(house.viewer(), '', ['accepted']);
+    const open = await findOrdersView(app.viewer(), '', ['accepted']);
     expect(open.map((one) => one.ready)).toEqual(
       [...open.map((one) => one.ready)].sort((a, b) => Number(b) - Number(a)),
     );
@@ -116,8 +115,8 @@ describe('finding', () => {
   it('takes percent signs, quotes and nonsense for what they are', async () => {
     for (const text of ['%', '_', "'; DROP TABLE orders; --", '\\', '\u0001', '9'.repeat(80)])
       expect(await numbers(text)).toEqual([]);
-    expect(await findCustomersView(house.viewer(), '')).toHaveLength(CUSTOMERS.length);
-    expect((await findCustomersView(house.viewer(), 'quill')).map((one) => one.name).sort()).toEqual([
+    expect(await findCustomersView(app.viewer(), '')).toHaveLength(CUSTOMERS.length);
+    expect((await findCustomersView(app.viewer(), 'quill')).map((one) => one.name).sort()).toEqual([
       'Harbour office, Quillet',
       'Nerys Quill',
     ]);
@@ -125,22 +124,22 @@ describe('finding', () => {
 
   it('answers nothing for what is not there', async () => {
     expect([
-      await orderView(house.viewer(), 1),
-      await jobView(house.viewer(), '1-1'),
-      await jobView(house.viewer(), "x' OR 1=1"),
+      await orderView(app.viewer(), 1),
+      await jobView(app.viewer(), '1-1'),
+      await jobView(app.viewer(), "x' OR 1=1"),
     ]).toEqual([undefined, undefined, undefined]);
   });
 });
 
 describe('a list looked at before it is taken', () => {
   it('changes nothing, and says what each row would do', async () => {
-    const before = await house.db.query('SELECT count(*)::int AS n FROM moulding');
-    const preview = await previewImport(house.viewer(), fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
+    const before = await app.db.query('SELECT count(*)::int AS n FROM moulding');
+    const preview = await previewImport(app.viewer(), fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
     const count = (does: string) => preview.rows.filter((row) => row.does === does).length;
     expect([count('add'), count('change'), count('refuse'), count('same')]).toEqual([2, 1, 17, 0]);
-    const same = await previewImport(house.viewer(), fs.readFileSync('demo/mouldings.csv', 'utf8'));
+    const same = await previewImport(app.viewer(), fs.readFileSync('demo/mouldings.csv', 'utf8'));
     expect(same.rows.every((row) => row.does === 'same')).toBe(true);
-    expect(await house.db.query('SELECT count(*)::int AS n FROM moulding')).toEqual(before);
+    expect(await app.db.query('SELECT count(*)::int AS n FROM moulding')).toEqual(before);
   });
 });
 

@@ -4,7 +4,7 @@
  */
 import type { AnyDesign, Mount, PieceKind } from '../design/common';
 import type { Issue } from '../issue';
-import type { Backing, Glazing, Moulding, Sheet } from '../materials';
+import type { Backing, Glazing, Moulding, SheetMaterial } from '../materials';
 import type { StepKey } from '../route/steps';
 import type { Settings } from '../settings';
 import type { Frame } from '../sizing/frame';
@@ -12,22 +12,22 @@ import type { MatCut, MatLayer } from '../sizing/mats';
 import type { WindowShape } from '../sizing/shapes';
 import type { Placed } from '../sizing/windows';
 import type { Length, Sides, Size, Unit } from '../units/length';
-import type { Notebook } from '../working';
+import type { WorkingsLog } from '../working';
 import type { Fields, Own } from './fields';
 import type { BuildCounts, BuildFigures } from './figures';
 
 /** A piece on the bench with everything that was chosen for it. */
-export interface Job<D extends AnyDesign = AnyDesign> {
+export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
   readonly design: D;
-  readonly mats: readonly Sheet[];
+  readonly mats: readonly SheetMaterial[];
   readonly moulding: Moulding;
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
   readonly glazing: Glazing;
   readonly backing: Backing;
-  readonly mountBoard: Sheet | undefined;
+  readonly mountBoard: SheetMaterial | undefined;
   readonly settings: Settings;
-  readonly book: Notebook;
+  readonly log: WorkingsLog;
   /** Out of square: the larger measure of each dimension sizes what is behind, the smaller what covers (R8). */
   readonly piece: { readonly larger: Size; readonly smaller: Size };
 }
@@ -82,7 +82,7 @@ export interface Layer {
   readonly thickness: Length;
   /** Exact size when it is cut in the shop; absent for the piece itself. */
   readonly size?: Size;
-  readonly sheet?: Sheet;
+  readonly sheet?: SheetMaterial;
   readonly group?: 'mat' | 'glazing' | 'backing';
   readonly kg: number;
   /** Index of the mat layer it is. */
@@ -143,7 +143,7 @@ export interface Hardware {
 }
 
 /** A piece laid up. */
-export interface Laid {
+export interface LayUp {
   readonly package: Size;
   readonly matted: Matted | undefined;
   /** Inner to outer; none for a part that gets no frame. */
@@ -171,7 +171,7 @@ export interface Laid {
 }
 
 /** Lists a build asks the desk to show. */
-export type Part = 'mats' | 'window' | 'glazing' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
+export type Panel = 'mats' | 'window' | 'glazing' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
 /** What the rest of the shop must know of a build; what is absent is as with most. */
 export interface BuildFacts {
   /** What the trade calls it; the open interface takes it too. */
@@ -201,14 +201,14 @@ export interface BuildFacts {
 export interface Build<F extends Fields = Fields> extends BuildFacts {
   readonly fields: F;
   /** What can be chosen for it; `mats` may be none unless `needsMat`. */
-  readonly uses: readonly Part[];
+  readonly uses: readonly Panel[];
   readonly needsMat?: boolean;
   /** Total allowance between package and rabbet. */
   readonly allowance: (settings: Settings) => Length;
   /** Minutes it takes beyond the usual, by step. */
   readonly work?: Partial<Record<StepKey, number>>;
-  readonly lay: (job: Job, own: Own<F>) => Laid;
+  readonly layUp: (job: ResolvedPiece, own: Own<F>) => LayUp;
 }
 
 /** Lets a build's file be checked against its own fields and be kept with the others. */
-export const build = <const F extends Fields>(one: Build<F>): Build => one as unknown as Build;
+export const build = <const F extends Fields>(build: Build<F>): Build => build as unknown as Build;

@@ -1,44 +1,51 @@
 /** What lies in a rabbet, layer by layer, with its weight. */
-import { type Sheet, DENSITY } from '../materials';
+import { type SheetMaterial, DENSITY } from '../materials';
 import { type Length, type Size, grow, times, toMm } from '../units/length';
-import type { Job, Layer, Matted } from './build';
+import type { ResolvedPiece, Layer, Matted } from './build';
 
-export const squareMetres = (of: Size): number => (toMm(of.w) * toMm(of.h)) / 1e6;
+export const squareMetres = (size: Size): number => (toMm(size.w) * toMm(size.h)) / 1e6;
 /** A sheet: area × thickness × density (kg per m² per mm). */
-export const sheetKg = (of: Size, thickness: Length, density: number): number =>
-  squareMetres(of) * toMm(thickness) * density;
+export const sheetKg = (size: Size, thickness: Length, density: number): number =>
+  squareMetres(size) * toMm(thickness) * density;
 
 const BEVEL_BOARD = '#fdfcf8';
 /** What the piece weighs where nobody weighed it: by its kind. */
-export function pieceKg({ design, piece }: Job): number {
+export function pieceKg({ design, piece }: ResolvedPiece): number {
   if (design.piece.kg !== undefined) return design.piece.kg;
-  const { larger: of } = piece;
-  if (design.piece.kind === 'canvas') return canvasKg(of);
+  const { larger: size } = piece;
+  if (design.piece.kind === 'canvas') return canvasKg(size);
   // An object or a garment weighs what was weighed; until then nothing is guessed.
   if (design.piece.kind === 'object' || design.piece.kind === 'garment') return 0;
-  return squareMetres(of) * DENSITY.paperPerSquareMetre;
+  return squareMetres(size) * DENSITY.paperPerSquareMetre;
 }
 /** Cloth and paint by area, bars by perimeter. */
-export const canvasKg = (of: Size): number => squareMetres(of) * 0.5 + (2 * (toMm(of.w) + toMm(of.h)) * 0.35) / 1000;
+export const canvasKg = (size: Size): number =>
+  squareMetres(size) * 0.5 + (2 * (toMm(size.w) + toMm(size.h)) * 0.35) / 1000;
 
-const sheetLayer = (part: Layer['part'], sheet: Sheet, of: Size, density: number, group: Layer['group']): Layer => ({
+const sheetLayer = (
+  part: Layer['part'],
+  sheet: SheetMaterial,
+  size: Size,
+  density: number,
+  group: Layer['group'],
+): Layer => ({
   part,
   name: sheet.name,
   colour: sheet.colour,
   thickness: sheet.thickness,
-  size: of,
+  size: size,
   sheet,
   ...(group ? { group } : {}),
-  kg: sheetKg(of, sheet.thickness, density),
+  kg: sheetKg(size, sheet.thickness, density),
 });
 
-export const glazingLayer = ({ glazing }: Job, pack: Size): Layer[] =>
+export const glazingLayer = ({ glazing }: ResolvedPiece, pack: Size): Layer[] =>
   glazing.type === 'none' ? [] : [sheetLayer('glazing', glazing, pack, DENSITY[glazing.type], 'glazing')];
-export const backingLayer = ({ backing }: Job, pack: Size): Layer =>
+export const backingLayer = ({ backing }: ResolvedPiece, pack: Size): Layer =>
   sheetLayer('backing', backing, pack, DENSITY[backing.type], 'backing');
-export const mountLayer = ({ mountBoard }: Job, of: Size): Layer[] =>
-  mountBoard ? [sheetLayer('mount board', mountBoard, of, DENSITY.mat, 'mat')] : [];
-export const pieceLayer = (job: Job, thickness = job.design.piece.thickness): Layer => ({
+export const mountLayer = ({ mountBoard }: ResolvedPiece, size: Size): Layer[] =>
+  mountBoard ? [sheetLayer('mount board', mountBoard, size, DENSITY.mat, 'mat')] : [];
+export const pieceLayer = (job: ResolvedPiece, thickness = job.design.piece.thickness): Layer => ({
   part: 'piece',
   name: '',
   colour: '#d9cfae',
@@ -47,8 +54,9 @@ export const pieceLayer = (job: Job, thickness = job.design.piece.thickness): La
 });
 
 /** Mats from the glass inward, each net of its windows (R33); a turned edge lies double. */
-export function matLayersOf({ mats, design, settings }: Job, mat: Matted, pack: Size): Layer[] {
-  const net = (back: Length) => mat.windows.reduce((area, one) => area + squareMetres(grow(one, times(back, 2))), 0);
+export function matLayersOf({ mats, design, settings }: ResolvedPiece, mat: Matted, pack: Size): Layer[] {
+  const net = (back: Length) =>
+    mat.windows.reduce((area, window) => area + squareMetres(grow(window, times(back, 2))), 0);
   const layers = mats.map((board, index): Layer => {
     const { back } = mat.layers[index]!;
     const double = design.mats[index]!.style === 'turned';

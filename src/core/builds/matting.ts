@@ -5,15 +5,19 @@ import { type MatLayer, matCut, standBack, turnedEdge, widened } from '../sizing
 import { shapeIssue } from '../sizing/shapes';
 import { arrange, backingPatch, narrowestBridge } from '../sizing/windows';
 import { type Length, type Sides, type Size, floorTo, grow, length, minus, plus, size, times } from '../units/length';
-import type { CutLayer, Job, Matted, Window } from './build';
+import type { CutLayer, ResolvedPiece, Matted, Window } from './build';
 
 export const NAME = { w: 'width', h: 'height' } as const;
 export const NO_SHAPE = { shape: 'rectangle' } as const;
 /** A size as cut for the rabbet: down to the cutting step. */
-export const cutInto = (of: Size, step: Length): Size => size(floorTo(of.w, step), floorTo(of.h, step));
+export const cutInto = (extent: Size, step: Length): Size => size(floorTo(extent.w, step), floorTo(extent.h, step));
 
 /** The window of one piece, by the way its edge is shown. */
-export function opening({ design, piece, book }: Job): { opening: Size; edge: Matted['edge']; under?: Sides } {
+export function opening({ design, piece, log: log }: ResolvedPiece): {
+  opening: Size;
+  edge: Matted['edge'];
+  under?: Sides;
+} {
   const { window } = design;
   if (window.opening) {
     const { w, h, left, top } = window.opening;
@@ -28,7 +32,7 @@ export function opening({ design, piece, book }: Job): { opening: Size; edge: Ma
   const gap = window.floatGap;
   if (gap !== undefined) {
     const of = (side: 'w' | 'h') =>
-      book.note(
+      log.note(
         `sizes.opening.${side}`,
         `window ${NAME[side]}`,
         'piece + 2 × float gap',
@@ -38,7 +42,7 @@ export function opening({ design, piece, book }: Job): { opening: Size; edge: Ma
     return { opening: size(of('w'), of('h')), edge: 'floated' };
   }
   const of = (side: 'w' | 'h') =>
-    book.note(
+    log.note(
       `sizes.opening.${side}`,
       `window ${NAME[side]}`,
       'piece − 2 × overlap',
@@ -48,7 +52,7 @@ export function opening({ design, piece, book }: Job): { opening: Size; edge: Ma
   return { opening: size(of('w'), of('h')), edge: 'covered' };
 }
 
-function several({ design, book, settings }: Job): { box: Size; windows: Window[] } {
+function several({ design, log: log, settings }: ResolvedPiece): { box: Size; windows: Window[] } {
   const { windows: wanted, layout, bridge, columns, patch = settings.patch } = design.several!;
   const { floatGap } = design.window;
   const cut = floatGap === undefined ? times(design.window.overlap, -2) : times(floatGap, 2);
@@ -64,17 +68,17 @@ function several({ design, book, settings }: Job): { box: Size; windows: Window[
   );
   const rows = Math.ceil(wanted.length / across);
   const windows = wanted.map((one, index): Window => {
-    const of = size(one.width, one.height);
+    const extent = size(one.width, one.height);
     return {
       ...placed.windows[index]!,
       shape: { shape: one.shape ?? 'rectangle', corner: one.corner },
       title: one.title ?? '',
-      piece: of,
-      patch: layout === 'free' ? grow(of, patch) : backingPatch(of, patch, across, rows, bridge),
+      piece: extent,
+      patch: layout === 'free' ? grow(extent, patch) : backingPatch(extent, patch, across, rows, bridge),
     };
   });
   for (const side of ['w', 'h'] as const)
-    book.note(
+    log.note(
       `sizes.opening.${side}`,
       `all windows, ${NAME[side]}`,
       'windows and bridges',
@@ -86,10 +90,10 @@ function several({ design, book, settings }: Job): { box: Size; windows: Window[
 
 /** The windows and borders of a mat, and the package they make. Undefined when the design has no mat. */
 export function matted(
-  job: Job,
+  job: ResolvedPiece,
   fixed?: { package: Size; how: 'centred' | 'bottom-heavy' },
 ): (Matted & { package: Size }) | undefined {
-  const { design, book, settings, fillet } = job;
+  const { design, log: log, settings, fillet } = job;
   if (design.mats.length === 0) return undefined;
   const single = design.several ? undefined : opening(job);
   const group = design.several ? several(job) : undefined;
@@ -106,13 +110,18 @@ export function matted(
         : design.border;
   const border = borderSides(choice, open, lip);
   const ends = { w: ['left', 'right'], h: ['top', 'bottom'] } as const;
-  const across = (of: 'w' | 'h') => {
-    const [one, other] = ends[of];
+  const across = (side: 'w' | 'h') => {
+    const [one, other] = ends[side];
     const said = () => ({
       formula: `window + border ${one} + border ${other}`,
-      inputs: { window: open[of], [`border ${one}`]: border[one], [`border ${other}`]: border[other] },
+      inputs: { window: open[side], [`border ${one}`]: border[one], [`border ${other}`]: border[other] },
     });
-    return book.later(`sizes.package.${of}`, `package ${NAME[of]}`, said, plus(open[of], border[one], border[other]));
+    return log.later(
+      `sizes.package.${side}`,
+      `package ${NAME[side]}`,
+      said,
+      plus(open[side], border[one], border[other]),
+    );
   };
   const pack = size(across('w'), across('h'));
   const cutPackage = cutInto(pack, settings.cuttingStep);
@@ -120,20 +129,20 @@ export function matted(
   const grown = fillet ? design.fillet!.lip : length(0);
   const innermost: MatLayer = { opening: open, border };
   const layer = (back: Length, turned: boolean, path: string, name: string): CutLayer => {
-    const of = widened(innermost, back);
+    const matLayer = widened(innermost, back);
     if (back > 0)
       for (const key of ['w', 'h'] as const)
-        book.later(
+        log.later(
           `${path}.${key}`,
           `${name}, ${NAME[key]}`,
           () => ({ formula: 'window + 2 × stands back', inputs: { window: open[key], 'stands back': back } }),
-          of.opening[key],
+          matLayer.opening[key],
         );
     return {
-      ...of,
+      ...matLayer,
       back,
-      cut: matCut(of, cutPackage, settings.cuttingStep),
-      ...(turned ? { turned: turnedEdge(of.opening, of.border, settings.tab, settings) } : {}),
+      cut: matCut(matLayer, cutPackage, settings.cuttingStep),
+      ...(turned ? { turned: turnedEdge(matLayer.opening, matLayer.border, settings.tab, settings) } : {}),
     };
   };
   const layers = standBack(reveals).map((back, index) =>
@@ -165,18 +174,18 @@ export function matted(
 }
 
 /** What cannot be cut of a mat: an issue beside the field. */
-export function mattedIssues({ design }: Job, mat: Matted): Issue[] {
+export function mattedIssues({ design }: ResolvedPiece, mat: Matted): Issue[] {
   const issues: Issue[] = [];
   const { opening: open, border, layers } = mat;
-  if (open.w <= 0 || open.h <= 0 || mat.windows.some((one) => one.w <= 0 || one.h <= 0)) {
+  if (open.w <= 0 || open.h <= 0 || mat.windows.some((window) => window.w <= 0 || window.h <= 0)) {
     const shorter = design.several
-      ? Math.min(...design.several.windows.flatMap((one) => [one.width, one.height]))
+      ? Math.min(...design.several.windows.flatMap((window) => [window.width, window.height]))
       : Math.min(design.piece.width, design.piece.height);
     issues.push(issue('overlap-takes-all', { overlap: design.window.overlap, shorter }, 'window.overlap'));
     return issues;
   }
-  for (const [index, one] of mat.windows.entries()) {
-    const wrong = shapeIssue(one.shape, one, design.several ? `several.windows.${index}.shape` : 'window.shape');
+  for (const [index, window] of mat.windows.entries()) {
+    const wrong = shapeIssue(window.shape, window, design.several ? `several.windows.${index}.shape` : 'window.shape');
     if (wrong) issues.push(wrong);
   }
   const least = Math.min(border.left, border.right, border.top, border.bottom);
@@ -189,10 +198,12 @@ export function mattedIssues({ design }: Job, mat: Matted): Issue[] {
       ),
     );
   else if (least <= 0) issues.push(issue('border-none', {}, 'border'));
-  else if (layers.some((one) => Math.min(one.border.left, one.border.right, one.border.top, one.border.bottom) <= 0))
+  else if (
+    layers.some((layer) => Math.min(layer.border.left, layer.border.right, layer.border.top, layer.border.bottom) <= 0)
+  )
     issues.push(issue('reveals-take-border', {}, `mats.${layers.length - 1}.reveal`));
   if (design.spacer && design.spacer.setBack >= least)
     issues.push(issue('set-back-takes-border', { setBack: design.spacer.setBack, border: least }, 'spacer.setBack'));
-  if (layers.some((one) => one.turned && one.turned.tab <= 0)) issues.push(issue('tab-none', {}, 'mats.0.style'));
+  if (layers.some((layer) => layer.turned && layer.turned.tab <= 0)) issues.push(issue('tab-none', {}, 'mats.0.style'));
   return issues;
 }

@@ -41,6 +41,6 @@ export interface Rule {
   /** Said where the hands are, not at the desk. */
   readonly bench?: true;
   /** The figures when it fires, else undefined. */
-  readonly fires: (situation: Situation, settings: Settings) => Figures | undefined;
-  readonly waysOut?: (facts: Facts, books: Catalogue) => WayOut[];
+  readonly applies: (situation: Situation, settings: Settings) => Figures | undefined;
+  readonly waysOut?: (facts: Facts, catalogue: Catalogue) => WayOut[];
 }

@@ -15,22 +15,22 @@ import type { Situation } from './situation';
 export type FactFinder = (resolved: Resolved) => Facts | undefined;
 
 const refusals = (situation: Situation, settings: Settings) =>
-  RULES.filter((rule) => rule.level === 'refuse' && rule.fires(situation, settings)).map((rule) => rule.code);
+  RULES.filter((rule) => rule.level === 'refuse' && rule.applies(situation, settings)).map((rule) => rule.code);
 
-export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Caution[] {
+export function cautionsOf(facts: Facts, catalogue: Catalogue, find: FactFinder): Caution[] {
   const { situation, settings, resolved } = facts;
   let before: string[] | undefined;
   const list: Caution[] = [];
   for (const rule of RULES) {
     if (rule.bench) continue;
-    const figures = rule.fires(situation, settings);
+    const figures = rule.applies(situation, settings);
     if (!figures) continue;
-    const helps = (one: WayOut) => {
-      const edited = resolve(apply(resolved.design, one.edit), books);
+    const helps = (wayOut: WayOut) => {
+      const edited = resolve(apply(resolved.design, wayOut.edit), catalogue);
       const after = edited.ok ? find(edited.value) : undefined;
       return (
         after !== undefined &&
-        !rule.fires(after.situation, settings) &&
+        !rule.applies(after.situation, settings) &&
         refusals(after.situation, settings).every((code) => (before ??= refusals(situation, settings)).includes(code))
       );
     };
@@ -42,7 +42,7 @@ export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Ca
       path,
       figures,
       get waysOut() {
-        ways ??= (rule.waysOut?.(facts, books) ?? []).filter(helps);
+        ways ??= (rule.waysOut?.(facts, catalogue) ?? []).filter(helps);
         return ways;
       },
     });
@@ -52,7 +52,7 @@ export function cautionsOf(facts: Facts, books: Catalogue, find: FactFinder): Ca
 
 /** The codes that fire in a situation, in the order of the table, or of `check` when only some are asked for. */
 export const firing = (situation: Situation, settings: Settings, check?: readonly CautionCode[]): CautionCode[] => {
-  const fired = RULES.filter((rule) => (!check || check.includes(rule.code)) && rule.fires(situation, settings));
+  const fired = RULES.filter((rule) => (!check || check.includes(rule.code)) && rule.applies(situation, settings));
   const codes = fired.map((rule) => rule.code);
   return check ? check.filter((code) => codes.includes(code)) : codes;
 };

@@ -1,6 +1,6 @@
 /** The facts of a worked-out design, for the rules. Written field by field: this runs at every keystroke. */
 import { BUILDS, mountOf } from '../builds';
-import type { Job, Laid } from '../builds/build';
+import type { ResolvedPiece, LayUp } from '../builds/build';
 import type { Design } from '../design/design';
 import type { Hanging } from '../parts/hanging';
 import type { Stack } from '../parts/stack';
@@ -11,8 +11,8 @@ import { larger, minus } from '../units/length';
 import type { Situation } from './situation';
 
 interface Worked {
-  readonly job: Job<Design>;
-  readonly laid: Laid;
+  readonly job: ResolvedPiece<Design>;
+  readonly laid: LayUp;
   readonly sizes: Sizes;
   readonly stack: Stack;
   readonly weight: Weight;

@@ -2,7 +2,7 @@
  * The request for a plan of what jobs need: sticks to cut legs from, sheets for mats, boards and glass, the rack as it
  * stands. Costs are in cents, so that waste and gap are money. Source: handbook, cutting.
  */
-import type { ListedMaterials, Moulding, Sheet } from '../materials';
+import type { ListedMaterials, Moulding, SheetMaterial } from '../materials';
 import type { Settings } from '../settings';
 import { type Length, fitsEitherWay, toMm } from '../units/length';
 import type { Wanted } from './demand';
@@ -47,7 +47,7 @@ const FOOT_MM = 304.8;
 /** Cents for a millimetre of moulding. */
 export const centsPerMm = ({ cost }: Moulding): number =>
   cost && Number(cost.amount) > 0 ? (Number(cost.amount) * 100) / (cost.per === 'ft' ? FOOT_MM : 1000) : UNPRICED.stick;
-const centsPerSquareMm = ({ cost }: Sheet): number =>
+const centsPerSquareMm = ({ cost }: SheetMaterial): number =>
   cost && Number(cost.amount) > 0
     ? (Number(cost.amount) * 100) / (cost.per === 'sqft' ? FOOT_MM ** 2 : 1_000_000)
     : UNPRICED.sheet;

@@ -1,6 +1,14 @@
 /** What every build's design shares: piece, mats, border, frame, glazing, hanging, extras. Lengths are whole units of 1/320 mm. */
 import { z } from 'zod';
-import { BACKINGS, type Backing, type Glazing, type Moulding, PROFILES, type Sheet, TIMBERS } from '../materials';
+import {
+  BACKINGS,
+  type Backing,
+  type Glazing,
+  type Moulding,
+  PROFILES,
+  type SheetMaterial,
+  TIMBERS,
+} from '../materials';
 import { practiceSchema } from '../parts/practice';
 import { TAX_GROUPS } from '../pricing/book';
 import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
@@ -34,7 +42,7 @@ const sheetFields = {
 };
 /** A schema whose value is a material as the rest of the core knows it. */
 const material = <T>(schema: z.ZodType): z.ZodType<T> => schema as z.ZodType<T>;
-export const sheetSchema = material<Sheet>(z.object(sheetFields));
+export const sheetSchema = material<SheetMaterial>(z.object(sheetFields));
 export const glazingSchema = material<Glazing>(
   z.object({
     ...sheetFields,

@@ -22,7 +22,7 @@ export interface Design extends AnyDesign {
 export type MatChoice = Design['mats'][number];
 
 /** The codes a new design starts with. */
-export interface HouseChoice {
+export interface DefaultMaterials {
   readonly mat: string;
   readonly moulding: string;
   readonly glazing: string;
@@ -32,7 +32,7 @@ export interface HouseChoice {
 }
 
 /** A new design with the shop's defaults (R15); the piece's size is still to be measured. */
-export function newDesign(settings: Settings, house: HouseChoice, width: Length, height: Length): Design {
+export function newDesign(settings: Settings, defaults: DefaultMaterials, width: Length, height: Length): Design {
   return {
     version: 1,
     build: 'window-mat',
@@ -47,11 +47,11 @@ export function newDesign(settings: Settings, house: HouseChoice, width: Length,
     },
     insists: '',
     window: { overlap: settings.overlap },
-    mats: [{ board: { code: house.mat }, reveal: length(0) }],
+    mats: [{ board: { code: defaults.mat }, reveal: length(0) }],
     border: { mode: 'weighted', all: settings.border, extra: settings.bottomExtra },
-    frame: { moulding: { code: house.moulding }, allowance: settings.allowance },
-    glazing: { code: house.glazing },
-    backing: { code: house.backing },
+    frame: { moulding: { code: defaults.moulding }, allowance: settings.allowance },
+    glazing: { code: defaults.glazing },
+    backing: { code: defaults.backing },
     hanging: { rings: 'third', slack: settings.slack },
   };
 }

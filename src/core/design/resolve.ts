@@ -1,19 +1,19 @@
 /** Looks a design's materials up in the books. What is not there is an issue beside the field that names it. */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
-import type { Backing, Catalogue, Glazing, Moulding, Sheet } from '../materials';
+import type { Backing, Catalogue, Glazing, Moulding, SheetMaterial } from '../materials';
 import { type PriceBook, ruleHeld } from '../pricing/book';
 import type { Design } from './design';
 
 export interface Resolved {
   readonly design: Design;
-  readonly mats: readonly Sheet[];
+  readonly mats: readonly SheetMaterial[];
   readonly moulding: Moulding;
   readonly glazing: Glazing;
   readonly backing: Backing;
   /** Liners and slips, from the piece outwards. */
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
-  readonly mountBoard: Sheet | undefined;
+  readonly mountBoard: SheetMaterial | undefined;
 }
 
 type Choice<T> = { code: string } | { given: T };
@@ -26,21 +26,21 @@ function pick<T>(choice: Choice<T>, book: ReadonlyMap<string, T>, path: string, 
 }
 
 /** Every material of the design, or one `material-unknown` issue for each code that the books do not hold. */
-export function resolve(design: Design, books: Catalogue): Outcome<Resolved> {
+export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved> {
   const issues: Issue[] = [];
-  const mats = design.mats.map((mat, index) => pick(mat.board, books.mats, `mats.${index}.board`, issues));
-  const moulding = pick(design.frame.moulding, books.mouldings, 'frame.moulding', issues);
-  const glazing = pick(design.glazing, books.glazings, 'glazing', issues);
-  const backing = pick(design.backing, books.backings, 'backing', issues);
+  const mats = design.mats.map((mat, index) => pick(mat.board, catalogue.mats, `mats.${index}.board`, issues));
+  const moulding = pick(design.frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
+  const glazing = pick(design.glazing, catalogue.glazings, 'glazing', issues);
+  const backing = pick(design.backing, catalogue.backings, 'backing', issues);
   const inner = (design.frame.inner ?? []).map((one, index) =>
-    pick(one.moulding, books.mouldings, `frame.inner.${index}.moulding`, issues),
+    pick(one.moulding, catalogue.mouldings, `frame.inner.${index}.moulding`, issues),
   );
-  const fillet = design.fillet && pick(design.fillet.moulding, books.mouldings, 'fillet.moulding', issues);
-  const mountBoard = design.mountBoard && pick(design.mountBoard, books.mats, 'mountBoard', issues);
+  const fillet = design.fillet && pick(design.fillet.moulding, catalogue.mouldings, 'fillet.moulding', issues);
+  const mountBoard = design.mountBoard && pick(design.mountBoard, catalogue.mats, 'mountBoard', issues);
   if (!moulding || !glazing || !backing || issues.length > 0) return bad(...issues);
   return good({
     design,
-    mats: mats as Sheet[],
+    mats: mats as SheetMaterial[],
     moulding,
     glazing,
     backing,
@@ -58,7 +58,10 @@ function withChoices(
   const { frame, fillet, mountBoard } = design;
   return {
     ...design,
-    mats: design.mats.map((mat, index) => ({ ...mat, board: change<Sheet>(mat.board, { kind: 'mat', index }) })),
+    mats: design.mats.map((mat, index) => ({
+      ...mat,
+      board: change<SheetMaterial>(mat.board, { kind: 'mat', index }),
+    })),
     frame: {
       ...frame,
       moulding: change<Moulding>(frame.moulding, { kind: 'moulding', index: 0 }),
@@ -76,7 +79,7 @@ function withChoices(
     ...(fillet
       ? { fillet: { ...fillet, moulding: change<Moulding>(fillet.moulding, { kind: 'fillet', index: 0 }) } }
       : {}),
-    ...(mountBoard ? { mountBoard: change<Sheet>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
+    ...(mountBoard ? { mountBoard: change<SheetMaterial>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
   } as Design;
 }
 interface Place {
@@ -101,7 +104,7 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
     })[kind];
   const group = { mat: 'mat', moulding: 'moulding', inner: 'moulding', fillet: 'moulding', mount: 'mat' } as const;
   return withChoices(design, (_choice, place) => {
-    const material = of(place) as Sheet;
+    const material = of(place) as SheetMaterial;
     const rule = groups[place.kind === 'glazing' || place.kind === 'backing' ? place.kind : group[place.kind]];
     return { given: { ...material, price: { ...ruleHeld(rule), ...material.price } } as never };
   });

@@ -52,18 +52,22 @@ interface OldMaterials {
 }
 /** Codes by the names of the piece's own materials; a frame begins with its legs across. */
 function withCodes({ parts, resolved }: Stored): unknown {
-  const of = resolved as OldMaterials;
-  const codeIn = (list: readonly (Named | undefined)[], name: string) => list.find((one) => one?.name === name)?.code;
+  const oldMaterials = resolved as OldMaterials;
+  const codeIn = (list: readonly (Named | undefined)[], name: string) =>
+    list.find((named) => named?.name === name)?.code;
   let frame = -1;
   return (parts as readonly OldPart[]).map((part) => {
     if (part.kind === 'leg') {
       if (part.side === 'top and bottom' && part.of !== 'lip') frame += 1;
-      const code = codeIn([of.moulding, ...(of.inner ?? []), of.fillet], part.name);
-      return { ...part, frame, code: code ?? of.moulding?.code ?? '' };
+      const code = codeIn([oldMaterials.moulding, ...(oldMaterials.inner ?? []), oldMaterials.fillet], part.name);
+      return { ...part, frame, code: code ?? oldMaterials.moulding?.code ?? '' };
     }
     if (part.kind !== 'flat' || !part.sheet) return part;
     const name = part.name.replace(/, back pane$/, '');
-    const code = codeIn([...(of.mats ?? []), of.mountBoard, of.glazing, of.backing], name);
+    const code = codeIn(
+      [...(oldMaterials.mats ?? []), oldMaterials.mountBoard, oldMaterials.glazing, oldMaterials.backing],
+      name,
+    );
     return code === undefined ? part : { ...part, code };
   });
 }

@@ -2,11 +2,11 @@
 import { BUILDS, type BuildCode } from '../builds';
 import type { Settings } from '../settings';
 import { length } from '../units/length';
-import type { Design, HouseChoice } from './design';
+import type { Design, DefaultMaterials } from './design';
 
 const FLAT = length(96);
 
-export function withBuild(design: Design, build: BuildCode, settings: Settings, house: HouseChoice): Design {
+export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
   if (build === design.build) return design;
   const { own: _own, several, spacer, fillet, mount: _mount, ...rest } = design;
   const of = BUILDS[build];
@@ -19,7 +19,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
   const mats = !uses('mats')
     ? []
     : of.needsMat && design.mats.length === 0
-      ? [{ board: { code: house.mat }, reveal: length(0) }]
+      ? [{ board: { code: defaults.mat }, reveal: length(0) }]
       : of.startsWithoutMat
         ? []
         : design.mats;
@@ -34,7 +34,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(spacer && mats.length > 0 ? { spacer } : {}),
     ...(fillet && mats.length > 0 ? { fillet } : {}),
     frame: { ...design.frame, allowance: of.allowance(settings) },
-    ...(of.mirrored && house.mirror ? { glazing: { code: house.mirror } } : {}),
-    ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: house.glazing } } : {}),
+    ...(of.mirrored && defaults.mirror ? { glazing: { code: defaults.mirror } } : {}),
+    ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: defaults.glazing } } : {}),
   };
 }

@@ -30,22 +30,22 @@ export function stickScene(bar: PlannedBar, facts: BarFacts, height: number): Sc
       tone: 'next',
     });
   }
-  for (const { leg, at } of bar.pieces) {
+  for (const { leg, at: start } of bar.pieces) {
     const long = facts.lengthOf(leg);
     // The mitred ends: a leg is as long as that at its outer edge only.
     const slant = Math.min(height, long / 3);
     shapes.push({
       kind: 'area',
       points: [
-        [at, 0],
-        [at + long, 0],
-        [at + long - slant, height],
-        [at + slant, height],
+        [start, 0],
+        [start + long, 0],
+        [start + long - slant, height],
+        [start + slant, height],
       ],
       fill: PARTS,
       line: INK,
     });
-    shapes.push({ kind: 'text', at: [at + long / 2, height / 2], text: facts.labelOf(leg), anchor: 'middle' });
+    shapes.push({ kind: 'text', at: [start + long / 2, height / 2], text: facts.labelOf(leg), anchor: 'middle' });
   }
   for (const { from, to } of facts.noGo)
     shapes.push({ kind: 'area', points: rectangle(from, 0, to - from, height), fill: `${DENT}66`, line: DENT });

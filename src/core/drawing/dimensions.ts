@@ -3,15 +3,15 @@ import { type Size, toMm } from '../units/length';
 import { INK, type Shape } from './scene';
 
 /** A dimension line with mitre ticks; `at` is how far outside the frame it stands. */
-export function dimensions(outside: Size, at: number): Shape[] {
+export function dimensions(outside: Size, away: number): Shape[] {
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
-  const tick = at * 0.14;
+  const tick = away * 0.14;
   const across: Shape[] = [
     {
       kind: 'line',
       points: [
-        [0, h + at],
-        [w, h + at],
+        [0, h + away],
+        [w, h + away],
       ],
       line: INK,
       width: 0.35,
@@ -19,8 +19,8 @@ export function dimensions(outside: Size, at: number): Shape[] {
     {
       kind: 'line',
       points: [
-        [-tick, h + at + tick],
-        [tick, h + at - tick],
+        [-tick, h + away + tick],
+        [tick, h + away - tick],
       ],
       line: INK,
       width: 0.6,
@@ -28,20 +28,20 @@ export function dimensions(outside: Size, at: number): Shape[] {
     {
       kind: 'line',
       points: [
-        [w - tick, h + at + tick],
-        [w + tick, h + at - tick],
+        [w - tick, h + away + tick],
+        [w + tick, h + away - tick],
       ],
       line: INK,
       width: 0.6,
     },
-    { kind: 'length', at: [w / 2, h + at], value: outside.w, anchor: 'middle' },
+    { kind: 'length', at: [w / 2, h + away], value: outside.w, anchor: 'middle' },
   ];
   const up: Shape[] = [
     {
       kind: 'line',
       points: [
-        [-at, 0],
-        [-at, h],
+        [-away, 0],
+        [-away, h],
       ],
       line: INK,
       width: 0.35,
@@ -49,8 +49,8 @@ export function dimensions(outside: Size, at: number): Shape[] {
     {
       kind: 'line',
       points: [
-        [-at - tick, tick],
-        [-at + tick, -tick],
+        [-away - tick, tick],
+        [-away + tick, -tick],
       ],
       line: INK,
       width: 0.6,
@@ -58,13 +58,13 @@ export function dimensions(outside: Size, at: number): Shape[] {
     {
       kind: 'line',
       points: [
-        [-at - tick, h + tick],
-        [-at + tick, h - tick],
+        [-away - tick, h + tick],
+        [-away + tick, h - tick],
       ],
       line: INK,
       width: 0.6,
     },
-    { kind: 'length', at: [-at, h / 2], value: outside.h, anchor: 'middle' },
+    { kind: 'length', at: [-away, h / 2], value: outside.h, anchor: 'middle' },
   ];
   return [...across, ...up];
 }

@@ -117,9 +117,9 @@ function mats({ sizes, resolved }: WorkedOut, edge: number, top: number): Shape[
   return [...matted.layers.entries()].reverse().flatMap(([index, layer]): Shape[] => {
     const board = resolved.mats[index]!;
     const bevel = layer.turned ? 0 : Math.max(0.8, toMm(board.thickness));
-    const holes = matted.windows.map((one) => holeOf(one, layer.back));
-    const bevels = matted.windows.map((one, k): Shape => {
-      const outer = holeOf(one, plus(layer.back, mm(bevel)));
+    const holes = matted.windows.map((window) => holeOf(window, layer.back));
+    const bevels = matted.windows.map((window, k): Shape => {
+      const outer = holeOf(window, plus(layer.back, mm(bevel)));
       return { kind: 'area', points: holed(outer, [holes[k]!]), fill: '#fbf8f0' };
     });
     const rims = holes.map((points): Shape => ({ kind: 'area', points, fill: 'none', line: '#b9b19f' }));
@@ -134,8 +134,8 @@ interface Box {
   readonly h: number;
 }
 const boxed = ({ x, y, w, h }: Box) => rectangle(x, y, w, h);
-const centred = (inside: Box, of: Size): Box => {
-  const [w, h] = [toMm(of.w), toMm(of.h)];
+const centred = (inside: Box, size: Size): Box => {
+  const [w, h] = [toMm(size.w), toMm(size.h)];
   return { x: inside.x + (inside.w - w) / 2, y: inside.y + (inside.h - h) / 2, w, h };
 };
 
@@ -228,8 +228,8 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
     };
   });
   const rings = sizes.frames.flatMap((frame): Shape[] => {
-    const of = centred(frame.of === 'fillet' ? openingBox(worked, area) : whole, frame.outside);
-    return mitred(of.x, of.y, of.w, of.h, (of.w - toMm(frame.sight.w)) / 2, frame.moulding);
+    const box = centred(frame.of === 'fillet' ? openingBox(worked, area) : whole, frame.outside);
+    return mitred(box.x, box.y, box.w, box.h, (box.w - toMm(frame.sight.w)) / 2, frame.moulding);
   });
   const shapes = [
     ...wall,

@@ -59,8 +59,8 @@ export const rectangle = (x: number, y: number, w: number, h: number): Point[] =
 /** `#rrggbb` made lighter (above 0) or darker (below 0), -1 to 1. */
 export function shade(colour: string, by: number): string {
   const to = by > 0 ? 255 : 0;
-  const part = (at: number) => {
-    const value = Number.parseInt(colour.slice(at, at + 2), 16);
+  const part = (index: number) => {
+    const value = Number.parseInt(colour.slice(index, index + 2), 16);
     return Math.round(value + (to - value) * Math.min(1, Math.abs(by)))
       .toString(16)
       .padStart(2, '0');

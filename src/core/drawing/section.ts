@@ -8,7 +8,7 @@ const CAUTION = '#a4660b';
 
 /** The moulding that holds the package: a liner's where there is one. */
 const holding = ({ sizes, resolved }: WorkedOut) =>
-  sizes.frames.find((one) => one.of !== 'fillet')?.moulding ?? resolved.moulding;
+  sizes.frames.find((frame) => frame.of !== 'fillet')?.moulding ?? resolved.moulding;
 
 function wood(worked: WorkedOut): Shape {
   const moulding = holding(worked);

@@ -321,10 +321,10 @@ function canvas(n: Figures): Scene {
 /** Bars as long as each part is heavy. */
 function weight(n: Figures, names: readonly string[]): Scene {
   const kilos = names.map((_, index) => n(`parts.${index}`));
-  const most = Math.max(...kilos, 0.01);
+  const limit = Math.max(...kilos, 0.01);
   const rows = names.map((name, index): Shape[] => [
-    area(rectangle(0, index * 14, (kilos[index]! / most) * 150, 9), index === 0 ? WOOD : PALE),
-    word((kilos[index]! / most) * 150 + 4, index * 14 + 4.5, `${name} ${kilos[index]!.toFixed(2)} kg`),
+    area(rectangle(0, index * 14, (kilos[index]! / limit) * 150, 9), index === 0 ? WOOD : PALE),
+    word((kilos[index]! / limit) * 150 + 4, index * 14 + 4.5, `${name} ${kilos[index]!.toFixed(2)} kg`),
   ]);
   return scene(260, Math.max(40, names.length * 14), rows.flat());
 }
@@ -383,5 +383,5 @@ function standard(n: Figures): Scene {
 export const SUM_SCENES = { mat, floater, box, garment, wire, polygon, saw, matched, canvas, screw, standard } as const;
 export type SumScene = keyof typeof SUM_SCENES | 'weight';
 /** The drawing of a sum; `names` are the parts of a weight. */
-export const sumScene = (of: SumScene, n: Figures, names: readonly string[]): Scene =>
-  of === 'weight' ? weight(n, names) : SUM_SCENES[of](n);
+export const sumScene = (sumScene: SumScene, n: Figures, names: readonly string[]): Scene =>
+  sumScene === 'weight' ? weight(n, names) : SUM_SCENES[sumScene](n);

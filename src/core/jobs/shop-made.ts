@@ -47,10 +47,10 @@ export interface CoatTime extends Coat {
 }
 /** When each coat can begin and is dry, one after the other. */
 export function finishSchedule(coats: readonly Coat[]): CoatTime[] {
-  let at = 0;
+  let index = 0;
   return coats.map((coat) => {
-    const from = at;
-    at += coat.minutes / 60 + coat.dryHours;
-    return { ...coat, from, readyAt: at };
+    const from = index;
+    index += coat.minutes / 60 + coat.dryHours;
+    return { ...coat, from, readyAt: index };
   });
 }

@@ -113,9 +113,9 @@ const SVG_STROKE: Readonly<Record<CutLayerName, string>> = { SCORE: '#a4660b', B
 export function writeSvg({ paths, w, h, name }: MatFile): string {
   const group = (layer: CutLayerName) => {
     const lines = paths
-      .filter((one) => one.layer === layer)
+      .filter((path) => path.layer === layer)
       .map(({ points, closed }) => {
-        const d = points.map(([x, y], at) => `${at === 0 ? 'M' : 'L'}${x} ${round(h - y)}`).join(' ');
+        const d = points.map(([x, y], index) => `${index === 0 ? 'M' : 'L'}${x} ${round(h - y)}`).join(' ');
         return `    <path d="${d}${closed ? ' Z' : ''}"/>`;
       });
     return `  <g id="${layer}" fill="none" stroke="${SVG_STROKE[layer]}" stroke-width="0.2">\n${lines.join('\n')}\n  </g>`;

@@ -17,28 +17,28 @@ const MEETS_MM = 0.01;
 /** The entities of the file, a polyline with its vertices; undefined when it is no DXF. */
 function entitiesOf(text: string): Entity[] | undefined {
   const lines = text.split(/\r\n|\r|\n/);
-  const found: Entity[] = [];
+  const entities: Entity[] = [];
   let inside = false;
   let section = '';
   let open: Entity | undefined;
-  for (let at = 0; at + 1 < lines.length; at += 2) {
-    const code = Number(lines[at]!.trim());
-    const value = lines[at + 1]!.trim();
+  for (let index = 0; index + 1 < lines.length; index += 2) {
+    const code = Number(lines[index]!.trim());
+    const value = lines[index + 1]!.trim();
     if (!Number.isInteger(code)) return undefined;
     if (code === 0) {
       if (value === 'SECTION') section = 'next';
       else if (value === 'ENDSEC') inside = false;
-      else if (value === 'VERTEX' && open) found.push({ type: value, codes: [], vertices: [] });
+      else if (value === 'VERTEX' && open) entities.push({ type: value, codes: [], vertices: [] });
       else if (inside && value !== 'SEQEND') {
         open = { type: value, codes: [], vertices: [] };
-        found.push(open);
+        entities.push(open);
       } else if (value === 'SEQEND') open = undefined;
     } else if (code === 2 && section === 'next') {
       inside = value === 'ENTITIES';
       section = value;
-    } else if (inside) found.at(-1)?.codes.push([code, value]);
+    } else if (inside) entities.at(-1)?.codes.push([code, value]);
   }
-  return section === '' ? undefined : found;
+  return section === '' ? undefined : entities;
 }
 
 const valueOf = (entity: Entity, code: number) => entity.codes.find(([one]) => one === code)?.[1];
@@ -54,18 +54,22 @@ function curve(x: number, y: number, radius: number, from: number, to: number): 
 /** Pieces of one layer joined end to end, so that four lines are one closed cut. */
 function joined(pieces: { points: Dot[]; closed: boolean }[]): { points: Dot[]; closed: boolean }[] {
   const meets = (a: Dot, b: Dot) => Math.hypot(a[0] - b[0], a[1] - b[1]) <= MEETS_MM;
-  const done = pieces.filter((one) => one.closed);
-  const open = pieces.filter((one) => !one.closed).map((one) => one.points);
+  const done = pieces.filter((piece) => piece.closed);
+  const open = pieces.filter((piece) => !piece.closed).map((piece) => piece.points);
   while (open.length > 0) {
     const chain = open.shift()!;
     for (let again = true; again;) {
       again = false;
-      for (const [at, other] of open.entries()) {
+      for (const [index, otherDots] of open.entries()) {
         const end = chain.at(-1)!;
-        const next = meets(other[0]!, end) ? other : meets(other.at(-1)!, end) ? [...other].reverse() : undefined;
+        const next = meets(otherDots[0]!, end)
+          ? otherDots
+          : meets(otherDots.at(-1)!, end)
+            ? [...otherDots].reverse()
+            : undefined;
         if (!next) continue;
         chain.push(...next.slice(1));
-        open.splice(at, 1);
+        open.splice(index, 1);
         again = true;
         break;
       }
@@ -94,8 +98,8 @@ export function readDxf(text: string): Outcome<CutPath[]> {
     if (!layer) return void issues.push(issue('machine-layer', { layer: (valueOf(entity, 8) ?? '').slice(0, 30) }));
     byLayer.set(layer, [...(byLayer.get(layer) ?? []), { points, closed }]);
   };
-  for (let at = 0; at < entities.length && issues.length < 20; at += 1) {
-    const entity = entities[at]!;
+  for (let index = 0; index < entities.length && issues.length < 20; index += 1) {
+    const entity = entities[index]!;
     if (entity.type === 'LINE')
       put(
         entity,
@@ -115,9 +119,9 @@ export function readDxf(text: string): Outcome<CutPath[]> {
       );
     else if (entity.type === 'POLYLINE') {
       const points: Dot[] = [];
-      while (entities[at + 1]?.type === 'VERTEX') {
-        at += 1;
-        points.push([number(entities[at]!, 10), number(entities[at]!, 20)]);
+      while (entities[index + 1]?.type === 'VERTEX') {
+        index += 1;
+        points.push([number(entities[index]!, 10), number(entities[index]!, 20)]);
       }
       put(entity, points, (Number(valueOf(entity, 70) ?? 0) & 1) === 1);
     } else if (entity.type === 'LWPOLYLINE') {
@@ -132,7 +136,7 @@ export function readDxf(text: string): Outcome<CutPath[]> {
       );
     } else issues.push(issue('machine-entity', { entity: entity.type.slice(0, 30) }));
   }
-  const once = new Map(issues.map((one) => [JSON.stringify(one), one]));
+  const once = new Map(issues.map((issue) => [JSON.stringify(issue), issue]));
   if (once.size > 0) return bad(...once.values());
   return good(
     [...byLayer].flatMap(([layer, pieces]) => joined(pieces).map(({ points, closed }) => ({ layer, points, closed }))),

@@ -6,7 +6,7 @@ import type { HangingChoice } from '../design/common';
 import type { Settings } from '../settings';
 import { type Length, type Size, length, minus, plus, times } from '../units/length';
 import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';
-import { type Notebook, kilograms, ofNumber } from '../working';
+import { type WorkingsLog, kilograms, ofNumber } from '../working';
 
 export interface Hanging {
   readonly ringDrop: Length;
@@ -52,9 +52,9 @@ export function wireOver(span: Length, slack: string): { rise: Length; working: 
   };
 }
 
-function ringDropOf(rings: HangingChoice['rings'], height: Length, book: Notebook): Length {
+function ringDropOf(rings: HangingChoice['rings'], height: Length, log: WorkingsLog): Length {
   if (typeof rings === 'object')
-    return book.note(
+    return log.note(
       'hanging.ringDrop',
       'rings below the top',
       'distance',
@@ -62,7 +62,7 @@ function ringDropOf(rings: HangingChoice['rings'], height: Length, book: Noteboo
       rings.distance,
     );
   const part = rings === 'quarter' ? 4 : 3;
-  return book.note(
+  return log.note(
     'hanging.ringDrop',
     'rings below the top',
     `outside height ÷ ${part}`,
@@ -85,7 +85,7 @@ export function hangingOf(
   insets: Length,
   kg: number,
   settings: Settings,
-  book: Notebook,
+  log: WorkingsLog,
 ): Hanging | undefined {
   if (choice.rings === 'none') return undefined;
   const by = choice.by ?? 'wire';
@@ -93,8 +93,8 @@ export function hangingOf(
     by === 'wire' && (kg > settings.noWireKg || (outside.w > settings.noWireWide.width && kg > settings.noWireWide.kg));
   const count = by === 'sawtooth' ? sawtooths(outside.w, kg, settings) : 2;
   const slack = Number(choice.slack);
-  const ringDrop = ringDropOf(choice.rings, outside.h, book);
-  const span = book.note(
+  const ringDrop = ringDropOf(choice.rings, outside.h, log);
+  const span = log.note(
     'hanging.span',
     'between the rings',
     'outside width − insets of both rings',
@@ -104,14 +104,14 @@ export function hangingOf(
   const lever = Math.sqrt((1 + slack) ** 2 - 1);
   const wire = wireOver(span, choice.slack);
   const inputs = { 'between the rings': span, slack: ofNumber(choice.slack) };
-  const rise = book.note(
+  const rise = log.note(
     'hanging.rise',
     'rise of the wire',
     'between the rings ÷ 2 × square root of ((1 + slack) × (1 + slack) − 1)',
     inputs,
     wire.rise,
   );
-  const workingLength = book.note(
+  const workingLength = log.note(
     'hanging.workingLength',
     'wire between the rings',
     'between the rings × (1 + slack)',
@@ -121,7 +121,7 @@ export function hangingOf(
   const pullKg = (kg * (1 + slack)) / (2 * lever);
   const ringKg = settings.safety * pullKg;
   const pulled = { weight: kilograms(kg), slack: ofNumber(choice.slack) };
-  book.number(
+  log.number(
     'hanging.pullKg',
     'pull at each ring',
     () => ({
@@ -130,7 +130,7 @@ export function hangingOf(
     }),
     kilograms(pullKg),
   );
-  book.number(
+  log.number(
     'hanging.ringKg',
     'each ring rated for',
     () => ({
@@ -139,7 +139,7 @@ export function hangingOf(
     }),
     kilograms(ringKg),
   );
-  const wireDrop = book.note(
+  const wireDrop = log.note(
     'hanging.wireDrop',
     'hook below the top',
     'rings below the top − rise of the wire',
@@ -151,7 +151,7 @@ export function hangingOf(
     ringDrop,
     span,
     workingLength,
-    wireCut: book.note(
+    wireCut: log.note(
       'hanging.wireCut',
       'wire to cut',
       'wire between the rings + 2 × tail',
@@ -160,7 +160,7 @@ export function hangingOf(
     ),
     rise,
     wireDrop,
-    hookHeight: book.note(
+    hookHeight: log.note(
       'hanging.hookHeight',
       'hook over the floor',
       'eye line + outside height ÷ 2 − hook below the top',

@@ -24,7 +24,7 @@ export function joining(
   practice: Pick<Practice, 'braces' | 'corner'> = settings.practice,
 ): Joint {
   const stacked = height > TALL ? 2 : 1;
-  const wedge = settings.wedges.filter((one) => 3 * stacked * one <= 2 * height).at(-1);
+  const wedge = settings.wedges.filter((wedge) => 3 * stacked * wedge <= 2 * height).at(-1);
   const face = toMm(faceWidth);
   const placesPerCorner = face < 25 ? 1 : face <= 45 ? 2 : 2 + Math.ceil((face - 45) / 20);
   const limit = panes >= 2 ? settings.bracesPanes : settings.braces;
@@ -55,8 +55,8 @@ export const hinges = (width: Length, { hinge }: Pick<Settings, 'hinge'>): numbe
 export const boxInner = (outside: Size, padding: Length): Size =>
   size(plus(outside.w, times(padding, 2)), plus(outside.h, times(padding, 2)));
 /** A crossbar when a side or the united size is over these (R61). */
-export const crossbar = (of: Size, { crossbar: over }: Pick<Settings, 'crossbar'>): boolean =>
-  of.w > over.side || of.h > over.side || of.w + of.h > over.united;
+export const crossbar = (size: Size, { crossbar: over }: Pick<Settings, 'crossbar'>): boolean =>
+  size.w > over.side || size.h > over.side || size.w + size.h > over.united;
 export const canvasWrap = (barDepth: Length, { wrapMore }: Pick<Settings, 'wrapMore'>): Length =>
   plus(barDepth, wrapMore);
 export const KEYS = 8;

@@ -1,5 +1,5 @@
 /** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
-import type { Hardware, Job, Laid, Loose, CutLayer, Window } from '../builds/build';
+import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
 import { cutInto } from '../builds/matting';
 import type { Settings } from '../settings';
@@ -47,20 +47,33 @@ export interface StripPart {
 export type Part = LegPart | FlatPart | StripPart;
 
 function looseParts(loose: readonly Loose[], step: Length): Part[] {
-  return loose.map((one): Part => {
-    const { part, name, count, into } = one;
+  return loose.map((loose): Part => {
+    const { part, name, count, into } = loose;
     const round = into ? floorTo : ceilTo;
-    if (one.size) {
-      const cut = size(round(one.size.w, step), round(one.size.h, step));
-      return { kind: 'flat', part, name, count, exact: one.size, cut, ...(one.first ? { first: one.first } : {}) };
+    if (loose.size) {
+      const cut = size(round(loose.size.w, step), round(loose.size.h, step));
+      return {
+        kind: 'flat',
+        part,
+        name,
+        count,
+        exact: loose.size,
+        cut,
+        ...(loose.first ? { first: loose.first } : {}),
+      };
     }
-    const { length, width, height } = one;
+    const { length, width, height } = loose;
     return { kind: 'strip', part, name, count, length, cutLength: length && round(length, step), width, height };
   });
 }
 
 /** Everything that is cut, in the order of the bench: legs, then what goes in, then strips and boards beside it. */
-export function partsOf({ design }: Pick<Job, 'design'>, laid: Laid, scope: Scoped, settings: Settings): Part[] {
+export function partsOf(
+  { design }: Pick<ResolvedPiece, 'design'>,
+  laid: LayUp,
+  scope: Scoped,
+  settings: Settings,
+): Part[] {
   const practice = practiceOf(settings.practice, design.practice);
   const step = settings.cuttingStep;
   const legs = laid.frames.flatMap(({ legs: list, moulding }, frame) =>
@@ -100,13 +113,14 @@ export function partsOf({ design }: Pick<Job, 'design'>, laid: Laid, scope: Scop
 }
 
 /** What holds the piece, by how it is mounted. */
-function holding({ design, piece, settings, book }: Job, laid: Laid): Hardware[] {
-  const stands = laid.layers.some((one) => one.part === 'piece' && one.size === undefined) && laid.depth !== undefined;
+function holding({ design, piece, settings, log: log }: ResolvedPiece, laid: LayUp): Hardware[] {
+  const stands =
+    laid.layers.some((layer) => layer.part === 'piece' && layer.size === undefined) && laid.depth !== undefined;
   const soft = !['canvas', 'panel', 'object', 'garment', 'mirror'].includes(design.piece.kind);
   if (!stands || !soft) return [];
   const mount = design.mount ?? 'hinges';
   if (!design.several && (mount === 'hinges' || mount === 'tape'))
-    book.number(
+    log.number(
       'hardware.hinges',
       'hinges',
       () => ({
@@ -120,7 +134,7 @@ function holding({ design, piece, settings, book }: Job, laid: Laid): Hardware[]
       {
         item: 'hinge',
         count: (design.several?.windows ?? [{ width: piece.larger.w }]).reduce(
-          (sum, one) => sum + hinges(one.width, settings),
+          (sum, window) => sum + hinges(window.width, settings),
           0,
         ),
       },
@@ -131,12 +145,18 @@ function holding({ design, piece, settings, book }: Job, laid: Laid): Hardware[]
 
 const FASTENERS = { flexible: 'flexible point', rigid: 'rigid point', staples: 'staple' } as const;
 
-export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, kg: number, scope: Scoped): Hardware[] {
+export function hardwareOf(
+  job: ResolvedPiece,
+  laid: LayUp,
+  hanging: Hanging | undefined,
+  kg: number,
+  scope: Scoped,
+): Hardware[] {
   const { settings } = job;
   const practice = practiceOf(settings.practice, job.design.practice);
   const frame = laid.frames.at(-1);
   const pack = laid.package;
-  const panes = laid.layers.filter((one) => one.part === 'glazing' || one.part === 'pane').length;
+  const panes = laid.layers.filter((layer) => layer.part === 'glazing' || layer.part === 'pane').length;
   const metal = frame?.moulding.material === 'metal';
   const joint =
     frame &&
@@ -146,7 +166,7 @@ export function hardwareOf(job: Job, laid: Laid, hanging: Hanging | undefined, k
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
   const hung = hanging && scope.hung;
   if (scope.closed && laid.held === 'points')
-    job.book.number(
+    job.log.number(
       'hardware.points',
       'points',
       () => ({

@@ -3,8 +3,8 @@ import type { Settings } from '../settings';
 import { type Length, length, minus, plus } from '../units/length';
 
 /** A fraction of a length, to the nearest unit, half up. */
-const part = (of: Length, top: number, bottom: number): Length =>
-  length(Math.floor((2 * of * top + bottom) / (2 * bottom)));
+const part = (measure: Length, top: number, bottom: number): Length =>
+  length(Math.floor((2 * measure * top + bottom) / (2 * bottom)));
 
 export interface Screw {
   readonly atLeast: Length;
@@ -21,7 +21,8 @@ export function screwFor(
 ): Screw {
   const through = plus(floor, riser);
   const stop = minus(plus(through, bar), settings.screwClear);
-  const allowed = (one: Length) => 3 * one >= 3 * through + bar && 3 * one <= 3 * through + 2 * bar && one <= stop;
+  const allowed = (measure: Length) =>
+    3 * measure >= 3 * through + bar && 3 * measure <= 3 * through + 2 * bar && measure <= stop;
   return {
     atLeast: plus(through, part(bar, 1, 3)),
     atMost: length(Math.min(through + part(bar, 2, 3), stop)),

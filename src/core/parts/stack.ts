@@ -1,8 +1,8 @@
 /** What lies in the rabbet, front to back, and the room that is left. Source: handbook, depth and hanging, "Depth"; R31. */
-import type { Laid, Layer } from '../builds/build';
+import type { LayUp, Layer } from '../builds/build';
 import type { Settings } from '../settings';
 import { type Length, length, minus } from '../units/length';
-import type { Notebook } from '../working';
+import type { WorkingsLog } from '../working';
 
 export type DepthVerdict = 'fits' | 'tight' | 'proud' | 'loose';
 export interface Stack {
@@ -22,16 +22,16 @@ export function verdictOf(room: Length, settings: Pick<Settings, 'fastenerRoom' 
 }
 
 /** The stack of what was laid up, against the depth it must fit. */
-export function stackOf({ layers, depth }: Laid, settings: Settings, book: Notebook): Stack {
+export function stackOf({ layers, depth }: LayUp, settings: Settings, log: WorkingsLog): Stack {
   let thick = 0;
   for (const layer of layers) thick += layer.thickness;
   const said = () => {
     const inputs = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
     return { formula: Object.keys(inputs).join(' + ') || '0', inputs };
   };
-  const total = book.later('stack.total', 'stack', said, length(thick));
+  const total = log.later('stack.total', 'stack', said, length(thick));
   if (depth === undefined) return { layers, total, room: undefined, verdict: 'fits', fillerUpTo: length(0) };
-  const room = book.note(
+  const room = log.note(
     'stack.room',
     'room left in the rabbet',
     'rabbet depth − stack',

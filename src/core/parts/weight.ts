@@ -1,9 +1,9 @@
 /** Weight of the whole, part by part, in kilograms. Source: handbook, depth and hanging, "Weight"; rulings R32, R33, R34. */
-import type { Laid } from '../builds/build';
+import type { LayUp } from '../builds/build';
 import type { Frame } from '../sizing/frame';
 import { DENSITY, type Moulding } from '../materials';
 import { type Size, toMm } from '../units/length';
-import { type Notebook, kilograms } from '../working';
+import { type WorkingsLog, kilograms } from '../working';
 
 export interface Weight {
   readonly kg: number;
@@ -22,7 +22,7 @@ export function mouldingKg(
   return (area * perimeterMm * (moulding.density ?? DENSITY.woodPerCubicMetre)) / 1e9;
 }
 
-export function weightOf({ layers, weighedBeside }: Laid, frames: readonly Frame[], book: Notebook): Weight {
+export function weightOf({ layers, weighedBeside }: LayUp, frames: readonly Frame[], log: WorkingsLog): Weight {
   const parts = [
     ...layers.map(({ part, kg }) => ({ part, kg })),
     { part: 'piece', kg: weighedBeside ?? 0 },
@@ -31,12 +31,12 @@ export function weightOf({ layers, weighedBeside }: Laid, frames: readonly Frame
       kg: mouldingKg(outside, moulding),
     })),
   ].filter((one) => one.kg > 0);
-  const kg = parts.reduce((total, one) => total + one.kg, 0);
+  const kg = parts.reduce((total, part) => total + part.kg, 0);
   const said = () => {
-    const inputs = Object.fromEntries(parts.map((one, index) => [`${one.part} ${index + 1}`, kilograms(one.kg)]));
+    const inputs = Object.fromEntries(parts.map((part, index) => [`${part.part} ${index + 1}`, kilograms(part.kg)]));
     return { formula: Object.keys(inputs).join(' + ') || '0', inputs };
   };
-  book.number('weight.kg', 'weight', said, kilograms(kg));
+  log.number('weight.kg', 'weight', said, kilograms(kg));
   return { kg, by: [...parts].sort((a, b) => b.kg - a.kg) };
 }
 

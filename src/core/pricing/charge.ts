@@ -19,8 +19,8 @@ const upToStep = (value: Rational, step: Rational): Rational => mul(rational(cei
 /** A length charged, up to whole selling steps, in feet or metres. */
 export const soldLength = (charged: Length, per: 'ft' | 'm', step: string): Rational =>
   upToStep(div(rational(charged), UNIT_OF[per]), mustDecimal(step));
-export const areaIn = (of: Size, per: 'sqft' | 'sqm'): Rational =>
-  div(rational(BigInt(of.w) * BigInt(of.h)), AREA[per]);
+export const areaIn = (size: Size, per: 'sqft' | 'sqm'): Rational =>
+  div(rational(BigInt(size.w) * BigInt(size.h)), AREA[per]);
 
 /** The price of the first step at or above the size; beyond the last, begun units count whole (R41). */
 export function chartPrice(

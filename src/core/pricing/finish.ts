@@ -22,13 +22,15 @@ export function finish(
   adjust: Adjust,
   rules: { readonly ending: Ending; readonly quantityBreaks?: PriceBook['quantityBreaks'] },
 ): Finished {
-  let groups = TAX_GROUPS.map((group) => sum(lines.filter((one) => one.taxGroup === group).map((one) => one.amount)));
+  let groups = TAX_GROUPS.map((group) =>
+    sum(lines.filter((line) => line.taxGroup === group).map((line) => line.amount)),
+  );
   const subtotal = sum(groups);
   const running = () => sum(groups);
   const add = (amount: Money): Money => {
     if (amount === 0) return amount;
     const parts = spread(amount, groups);
-    groups = groups.map((one, index) => money(one + parts[index]!));
+    groups = groups.map((group, index) => money(group + parts[index]!));
     return amount;
   };
   const off = breakFor(rules.quantityBreaks, adjust.identical ?? 1);

@@ -4,7 +4,7 @@
  * Source: handbook, prices; rulings R12, R40 to R46.
  */
 import { mountOf } from '../builds';
-import type { Laid, Layer } from '../builds/build';
+import type { LayUp, Layer } from '../builds/build';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
 import type { Sizes } from '../sizes';
@@ -52,11 +52,11 @@ function frameLine({ book }: Pricing, key: string, frame: Sizes['frames'][number
   return { key, quantity: `${toDecimal(sold, 4)} ${per}`, amount, taxGroup: 'goods', workings: [working] };
 }
 
-function chargedArea({ areas }: Pricing, of: Size, per: 'sqft' | 'sqm', minimumArea: string | undefined): Charged {
-  const key = `${of.w}x${of.h} ${per} ${minimumArea}`;
+function chargedArea({ areas }: Pricing, size: Size, per: 'sqft' | 'sqm', minimumArea: string | undefined): Charged {
+  const key = `${size.w}x${size.h} ${per} ${minimumArea}`;
   const before = areas.get(key);
   if (before) return before;
-  const area = areaIn(of, per);
+  const area = areaIn(size, per);
   const least = minimumArea ? div(mul(mustDecimal(minimumArea), AREA.sqm), AREA[per]) : undefined;
   const quantity = least && compare(area, least) < 0 ? least : area;
   const charged = { quantity, figure: toDecimal(quantity, 5), of: AREA_NAME[per] };
@@ -65,19 +65,19 @@ function chargedArea({ areas }: Pricing, of: Size, per: 'sqft' | 'sqm', minimumA
 }
 
 function layerCharge(pricing: Pricing, layer: Layer, rule: GroupRule): Made | undefined {
-  const { sheet, size: of } = layer;
-  if (!sheet || !of) return undefined;
+  const { sheet, size: size } = layer;
+  if (!sheet || !size) return undefined;
   const mine = ruled(rule, sheet.price);
   if (mine.school === 'chart' && mine.chart) return byChart(sheet.name, mine.chart, pricing.united);
   if (!sheet.cost) return undefined;
   const { amount: cost, per } = sheet.cost;
-  const factor = mine.oversize && !fitsEitherWay(of, mine.oversize) ? mine.oversize.factor : undefined;
-  const fit = mine.charge === 'share' && sheet.largest ? fitOnSheet(sheet.largest, of) : 0;
+  const factor = mine.oversize && !fitsEitherWay(size, mine.oversize) ? mine.oversize.factor : undefined;
+  const fit = mine.charge === 'share' && sheet.largest ? fitOnSheet(sheet.largest, size) : 0;
   if (fit > 0) {
     const quantity = div(areaIn(sheet.largest!, per), rational(fit));
     return charge(sheet.name, { quantity, figure: toDecimal(quantity, 5), of: AREA_NAME[per] }, cost, mine, factor);
   }
-  return charge(sheet.name, chargedArea(pricing, of, per, mine.minimumArea), cost, mine, factor);
+  return charge(sheet.name, chargedArea(pricing, size, per, mine.minimumArea), cost, mine, factor);
 }
 
 function layersLine(pricing: Pricing, key: string, group: Group, layers: readonly Layer[]): PriceLine | undefined {
@@ -139,7 +139,7 @@ function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLin
 export function pricePiece(
   resolved: Resolved,
   sizes: Sizes,
-  laid: Laid,
+  laid: LayUp,
   scope: Scoped,
   minutes: number,
   book: PriceBook,
@@ -150,7 +150,7 @@ export function pricePiece(
   const frames = scope.frame ? sizes.frames : [];
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
   const windows = sizes.matted?.windows ?? [];
-  const shaped = windows.filter((one) => one.shape.shape !== 'rectangle').length;
+  const shaped = windows.filter((window) => window.shape.shape !== 'rectangle').length;
   const all: (PriceLine | undefined)[] = [
     ...[...frames].reverse().map((frame) => frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)),
     layersLine(pricing, 'mats', 'mat', group('mat')),
@@ -163,12 +163,12 @@ export function pricePiece(
     scope.hung || scope.closed
       ? { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] }
       : undefined,
-    ...(design.extras ?? []).map((one): PriceLine => ({
-      key: one.name,
+    ...(design.extras ?? []).map((extra): PriceLine => ({
+      key: extra.name,
       quantity: '',
-      amount: money(one.amount),
-      taxGroup: one.taxGroup ?? 'goods',
-      workings: [fixedLine(one.name, money(one.amount))],
+      amount: money(extra.amount),
+      taxGroup: extra.taxGroup ?? 'goods',
+      workings: [fixedLine(extra.name, money(extra.amount))],
     })),
   ];
   const lines = all.filter((line) => line !== undefined);

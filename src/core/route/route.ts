@@ -1,6 +1,6 @@
 /** The route of a piece: the steps it needs, with their planned minutes. Source: handbook, route. */
 import { BUILDS } from '../builds';
-import type { Job, Laid } from '../builds/build';
+import type { ResolvedPiece, LayUp } from '../builds/build';
 import type { Design } from '../design/design';
 import type { Scoped } from '../jobs/scope';
 import { practiceOf } from '../parts/practice';
@@ -23,8 +23,8 @@ const BIG = 40 * UNITS_PER_INCH;
 const MORE = 10 * UNITS_PER_INCH;
 
 /** Which steps this piece has: those for which there is something to do. */
-function wanted(laid: Laid, scope: Scoped, { design }: Job<Design>): (step: StepKey) => boolean {
-  const has = (...parts: string[]) => laid.layers.some((one) => parts.includes(one.part));
+function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): (step: StepKey) => boolean {
+  const has = (...parts: string[]) => laid.layers.some((layer) => parts.includes(layer.part));
   const framed = scope.frame && laid.frames.length > 0;
   const assembled = scope.assembled === 'shop';
   const closes = assembled && laid.frames.length > 0 && (scope.frame || scope.closed);
@@ -48,7 +48,7 @@ function wanted(laid: Laid, scope: Scoped, { design }: Job<Design>): (step: Step
 }
 
 /** The route of a design with its planned minutes. */
-export function routeOf(job: Job<Design>, sizes: Sizes, laid: Laid, scope: Scoped): RouteStep[] {
+export function routeOf(job: ResolvedPiece<Design>, sizes: Sizes, laid: LayUp, scope: Scoped): RouteStep[] {
   const { design, settings } = job;
   const practice = practiceOf(settings.practice, design.practice);
   const steps = Math.max(0, Math.ceil((sizes.unitedSize - BIG) / MORE));

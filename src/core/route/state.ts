@@ -17,14 +17,14 @@ export const JOB_STATES = [
 export type JobState = (typeof JOB_STATES)[number];
 
 const done = (steps: readonly StepState[], key: StepKey) =>
-  steps.some((one) => one.step === key && one.state === 'done');
+  steps.some((step) => step.step === key && step.state === 'done');
 
 export function jobState(steps: readonly StepState[]): JobState {
   if (done(steps, 'hand-over')) return 'handed-over';
-  const stillToHang = steps.some((one) => one.step === 'install' && one.state !== 'done');
+  const stillToHang = steps.some((step) => step.step === 'install' && step.state !== 'done');
   if (done(steps, 'final-check') && !stillToHang) return 'ready';
   if (!done(steps, 'materials-here')) return 'waiting-for-material';
-  const begun = steps.some((one) => one.step !== 'materials-here' && one.state !== 'todo');
+  const begun = steps.some((step) => step.step !== 'materials-here' && step.state !== 'todo');
   return begun ? 'in-work' : 'ready-to-start';
 }
 
@@ -38,6 +38,6 @@ export function blocks(steps: readonly StepState[], key: StepKey): Issue | undef
 
 /** The step to do next: the one already begun, else the first that nothing blocks. */
 export function nextStep(steps: readonly StepState[]): StepKey | undefined {
-  const begun = steps.find((one) => one.state === 'doing');
-  return begun?.step ?? STEPS.find((key) => steps.some((one) => one.step === key) && !blocks(steps, key));
+  const begun = steps.find((step) => step.state === 'doing');
+  return begun?.step ?? STEPS.find((key) => steps.some((step) => step.step === key) && !blocks(steps, key));
 }

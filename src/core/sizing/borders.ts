@@ -6,18 +6,18 @@ import type { Border, FitHow } from '../design/common';
 import { type Length, type Sides, type Size, halve, length, minus, plus } from '../units/length';
 
 /** Two parts of `rest` in the proportion `first : second`; the first is rounded down. */
-const share = (rest: Length, [first, second]: readonly [number, number]): [Length, Length] => {
-  const part = length(Number((BigInt(rest) * BigInt(first)) / BigInt(first + second)));
-  return [part, minus(rest, part)];
+const share = (remainder: Length, [first, second]: readonly [number, number]): [Length, Length] => {
+  const part = length(Number((BigInt(remainder) * BigInt(first)) / BigInt(first + second)));
+  return [part, minus(remainder, part)];
 };
 export const OPTICAL = [45, 55] as const;
 
 /** Borders round an opening that lies in a given package. They may come out zero or less: the caller refuses those. */
 export function fitted(pack: Size, opening: Size, how: FitHow, ratio: readonly [number, number] = OPTICAL): Sides {
   const [left, right] = halve(minus(pack.w, opening.w));
-  const rest = minus(pack.h, opening.h);
-  if (how === 'bottom-heavy') return { left, right, top: left, bottom: minus(rest, left) };
-  const [top, bottom] = how === 'optical' && rest > 0 ? share(rest, ratio) : halve(rest);
+  const remainder = minus(pack.h, opening.h);
+  if (how === 'bottom-heavy') return { left, right, top: left, bottom: minus(remainder, left) };
+  const [top, bottom] = how === 'optical' && remainder > 0 ? share(remainder, ratio) : halve(remainder);
   return { left, right, top, bottom };
 }
 

@@ -4,7 +4,7 @@
  */
 import type { Moulding } from '../materials';
 import { type Length, type Size, ceilTo, minus, plus, size, times } from '../units/length';
-import type { Notebook } from '../working';
+import type { WorkingsLog } from '../working';
 
 /** Two equal legs. `cut` is the long point on the saw's scale, rounded up to the cutting step. */
 export interface Leg {
@@ -41,26 +41,32 @@ const NAME = { w: 'width', h: 'height' } as const;
 type Face = Pick<Moulding, 'faceWidth' | 'rabbetWidth'>;
 
 /** Sizes of the frame round a package; every figure is noted under `path`. */
-export function frameSizes(pack: Size, allowance: Length, moulding: Face, book: Notebook, path = 'sizes'): FrameSizes {
+export function frameSizes(
+  pack: Size,
+  allowance: Length,
+  moulding: Face,
+  log: WorkingsLog,
+  path = 'sizes',
+): FrameSizes {
   const { faceWidth, rabbetWidth } = moulding;
-  const side = (of: 'w' | 'h') => {
-    const rabbet = book.note(
-      `${path}.rabbet.${of}`,
-      `rabbet ${NAME[of]}`,
+  const side = (key: 'w' | 'h') => {
+    const rabbet = log.note(
+      `${path}.rabbet.${key}`,
+      `rabbet ${NAME[key]}`,
       'package + allowance',
-      { package: pack[of], allowance },
-      plus(pack[of], allowance),
+      { package: pack[key], allowance },
+      plus(pack[key], allowance),
     );
-    const sight = book.note(
-      `${path}.sight.${of}`,
-      `sight ${NAME[of]}`,
+    const sight = log.note(
+      `${path}.sight.${key}`,
+      `sight ${NAME[key]}`,
       'rabbet − 2 × rabbet width',
       { rabbet, 'rabbet width': rabbetWidth },
       plus(rabbet, times(rabbetWidth, -2)),
     );
-    const outside = book.note(
-      `${path}.outside.${of}`,
-      `outside ${NAME[of]}`,
+    const outside = log.note(
+      `${path}.outside.${key}`,
+      `outside ${NAME[key]}`,
       'rabbet + 2 × (face width − rabbet width)',
       { rabbet, 'face width': faceWidth, 'rabbet width': rabbetWidth },
       plus(rabbet, times(faceWidth, 2), times(rabbetWidth, -2)),
@@ -72,12 +78,12 @@ export function frameSizes(pack: Size, allowance: Length, moulding: Face, book: 
     rabbet: size(across.rabbet, up.rabbet),
     sight: size(across.sight, up.sight),
     outside: size(across.outside, up.outside),
-    lengthCharged: charged(across.rabbet, up.rabbet, faceWidth, book, path),
+    lengthCharged: charged(across.rabbet, up.rabbet, faceWidth, log, path),
   };
 }
 
-const charged = (w: Length, h: Length, faceWidth: Length, book: Notebook, path: string, name = 'rabbet'): Length =>
-  book.later(
+const charged = (w: Length, h: Length, faceWidth: Length, log: WorkingsLog, path: string, name = 'rabbet'): Length =>
+  log.later(
     `${path}.lengthCharged`,
     'moulding charged',
     () => ({
@@ -88,22 +94,28 @@ const charged = (w: Length, h: Length, faceWidth: Length, book: Notebook, path: 
   );
 
 /** A frame of a given outside: the rabbet is widened where the package needs more, and keeps its size where it needs less. */
-export function matchedFrame(pack: Size, allowance: Length, moulding: Face, wanted: Size, book: Notebook): FrameSizes {
+export function matchedFrame(
+  pack: Size,
+  allowance: Length,
+  moulding: Face,
+  wanted: Size,
+  log: WorkingsLog,
+): FrameSizes {
   const wood = minus(moulding.faceWidth, moulding.rabbetWidth);
-  const side = (of: 'w' | 'h') => {
-    const have = book.note(
-      `sizes.rabbetHave.${of}`,
-      `rabbet as it is, ${NAME[of]}`,
+  const side = (key: 'w' | 'h') => {
+    const have = log.note(
+      `sizes.rabbetHave.${key}`,
+      `rabbet as it is, ${NAME[key]}`,
       'outside − 2 × (face width − rabbet width)',
-      { outside: wanted[of], 'face width': moulding.faceWidth, 'rabbet width': moulding.rabbetWidth },
-      minus(wanted[of], times(wood, 2)),
+      { outside: wanted[key], 'face width': moulding.faceWidth, 'rabbet width': moulding.rabbetWidth },
+      minus(wanted[key], times(wood, 2)),
     );
-    const needed = plus(pack[of], allowance);
-    const rabbet = book.note(
-      `sizes.rabbet.${of}`,
-      `rabbet ${NAME[of]}`,
+    const needed = plus(pack[key], allowance);
+    const rabbet = log.note(
+      `sizes.rabbet.${key}`,
+      `rabbet ${NAME[key]}`,
       'larger of (rabbet as it is, package + allowance)',
-      { 'rabbet as it is': have, package: pack[of], allowance },
+      { 'rabbet as it is': have, package: pack[key], allowance },
       have >= needed ? have : needed,
     );
     return { have, rabbet, sight: plus(have, times(moulding.rabbetWidth, -2)) };
@@ -113,24 +125,24 @@ export function matchedFrame(pack: Size, allowance: Length, moulding: Face, want
     rabbet: size(across.rabbet, up.rabbet),
     sight: size(across.sight, up.sight),
     outside: wanted,
-    lengthCharged: charged(across.have, up.have, moulding.faceWidth, book, 'sizes', 'rabbet as it is,'),
+    lengthCharged: charged(across.have, up.have, moulding.faceWidth, log, 'sizes', 'rabbet as it is,'),
   };
 }
 
 /** A frame measured on its inside: `outside = inside + 2 × wall`. Floaters and trays; charged by inside and face (R12). */
-export function walledFrame(inside: Size, wall: Length, face: Length, book: Notebook): Omit<FrameSizes, 'rabbet'> {
-  const out = (of: 'w' | 'h') =>
-    book.note(
-      `sizes.outside.${of}`,
-      `outside ${NAME[of]}`,
+export function walledFrame(inside: Size, wall: Length, face: Length, log: WorkingsLog): Omit<FrameSizes, 'rabbet'> {
+  const out = (side: 'w' | 'h') =>
+    log.note(
+      `sizes.outside.${side}`,
+      `outside ${NAME[side]}`,
       'inside + 2 × wall',
-      { inside: inside[of], wall },
-      plus(inside[of], times(wall, 2)),
+      { inside: inside[side], wall },
+      plus(inside[side], times(wall, 2)),
     );
   return {
     sight: inside,
     outside: size(out('w'), out('h')),
-    lengthCharged: charged(inside.w, inside.h, face, book, 'sizes', 'inside'),
+    lengthCharged: charged(inside.w, inside.h, face, log, 'sizes', 'inside'),
   };
 }
 

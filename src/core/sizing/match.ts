@@ -67,13 +67,13 @@ export type StandardList = (typeof STANDARD_LISTS)[number];
 
 const half = (value: number): Length => inches(Math.floor(value), value % 1 === 0 ? 0 : 1, 2);
 const inch = (text: string): Size[] =>
-  text.split(' ').map((one) => {
-    const [w, h] = one.split('x').map(Number) as [number, number];
+  text.split(' ').map((text) => {
+    const [w, h] = text.split('x').map(Number) as [number, number];
     return size(half(w), half(h));
   });
 const centimetres = (text: string): Size[] =>
-  text.split(' ').map((one) => {
-    const [w, h] = one.split('x').map(Number) as [number, number];
+  text.split(' ').map((text) => {
+    const [w, h] = text.split('x').map(Number) as [number, number];
     return size(mm(w * 10), mm(h * 10));
   });
 const A: Readonly<Record<string, Size>> = {
@@ -122,9 +122,9 @@ export function standardSizes(
   const seen = new Set<string>();
   return lists.flatMap((list) => {
     const offers = STANDARD_SIZES[list]
-      .flatMap((one) => (one.w === one.h ? [one] : [one, size(one.h, one.w)]))
-      .filter((one) => !seen.has(`${one.w}x${one.h}`) && seen.add(`${one.w}x${one.h}`))
-      .map((one) => ({ package: one, border: fitted(one, opening, how, ratio), list }))
+      .flatMap((extent) => (extent.w === extent.h ? [extent] : [extent, size(extent.h, extent.w)]))
+      .filter((size) => !seen.has(`${size.w}x${size.h}`) && seen.add(`${size.w}x${size.h}`))
+      .map((size) => ({ package: size, border: fitted(size, opening, how, ratio), list }))
       .filter(
         ({ border }) =>
           fits(border, how) && SIDES.every((side) => border[side] >= minimum && 2 * border[side] <= 3 * widest),

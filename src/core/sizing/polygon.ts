@@ -5,7 +5,7 @@
  */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
 import { type Length, length, minus, plus, times, toMm } from '../units/length';
-import type { Notebook } from '../working';
+import type { WorkingsLog } from '../working';
 
 const SCALE = 10n ** 30n;
 /** tan(180°/n), times 10^30. */
@@ -47,7 +47,7 @@ export interface PolygonGiven {
 }
 
 /** Legs of a regular polygon, or why there is none. */
-export function polygon(given: PolygonGiven, book: Notebook): Outcome<Polygon> {
+export function polygon(given: PolygonGiven, log: WorkingsLog): Outcome<Polygon> {
   const { sides, faceWidth, rabbetWidth } = given;
   if (!Number.isInteger(sides) || sides < SIDES.least || sides > SIDES.most)
     return bad(issue('polygon-sides', { sides }, 'sides'));
@@ -55,21 +55,21 @@ export function polygon(given: PolygonGiven, book: Notebook): Outcome<Polygon> {
   const tangent = { kind: 'number', value: String(Number(TANGENT[sides]!) / 1e30) } as const;
   const side =
     given.side ??
-    book.note(
+    log.note(
       'polygon.side',
       'side along the rabbet',
       'across the flats × tangent',
       { 'across the flats': given.acrossFlats!, tangent },
       timesTangent(given.acrossFlats!, sides),
     );
-  const longPoint = book.note(
+  const longPoint = log.note(
     'polygon.longPoint',
     'long point',
     'side + 2 × (face width − rabbet width) × tangent',
     { side, 'face width': faceWidth, 'rabbet width': rabbetWidth, tangent },
     plus(side, timesTangent(times(minus(faceWidth, rabbetWidth), 2), sides)),
   );
-  const shortPoint = book.note(
+  const shortPoint = log.note(
     'polygon.shortPoint',
     'short point',
     'side − 2 × rabbet width × tangent',
@@ -80,7 +80,7 @@ export function polygon(given: PolygonGiven, book: Notebook): Outcome<Polygon> {
   if (rabbetWidth >= faceWidth) issues.push(issue('rabbet-wider-than-face', { rabbet: rabbetWidth, face: faceWidth }));
   if (shortPoint <= 0) issues.push(issue('frame-closes', { rabbet: rabbetWidth }, 'side'));
   if (issues.length > 0) return bad(...issues);
-  const lengthCharged = book.note(
+  const lengthCharged = log.note(
     'polygon.lengthCharged',
     'moulding charged',
     'sides × (side + 2 × face width × tangent)',

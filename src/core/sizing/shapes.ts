@@ -29,38 +29,39 @@ const line = (x: number, y: number): Stroke => ({ kind: 'line', to: [x, y] });
 const arc = (x: number, y: number, rx: number, ry = rx): Stroke => ({ kind: 'arc', to: [x, y], rx, ry });
 
 /** Why a window of this shape cannot be, beside the field at `path`. */
-export function shapeIssue(of: WindowShape, opening: Size, path: string): Issue | undefined {
-  if (of.shape === 'circle' && opening.w !== opening.h)
+export function shapeIssue(windowShape: WindowShape, opening: Size, path: string): Issue | undefined {
+  if (windowShape.shape === 'circle' && opening.w !== opening.h)
     return issue('circle-not-round', { w: opening.w, h: opening.h }, path);
   const least = Math.min(opening.w, opening.h);
-  const corner = of.corner ?? 0;
+  const corner = windowShape.corner ?? 0;
   const tooMuch =
-    (of.shape === 'arch' && (corner >= opening.h || 2 * corner > opening.w)) ||
-    ((of.shape === 'chamfer' || of.shape === 'step') && 2 * corner >= least);
+    (windowShape.shape === 'arch' && (corner >= opening.h || 2 * corner > opening.w)) ||
+    ((windowShape.shape === 'chamfer' || windowShape.shape === 'step') && 2 * corner >= least);
   return tooMuch ? issue('corner-too-big', { corner, w: opening.w, h: opening.h }, path) : undefined;
 }
 
 /** The arch's rise when none is given: a half-round, as far as the height allows. */
 export const archRise = (opening: Size): Length => length(Math.min(Math.floor(opening.w / 2), opening.h - 1));
 export const usualCorner = (opening: Size): Length => length(Math.floor(Math.min(opening.w, opening.h) / 8));
-export const cornerOf = (of: WindowShape, opening: Size): Length =>
-  of.corner ?? (of.shape === 'arch' ? archRise(opening) : usualCorner(opening));
+export const cornerOf = (windowShape: WindowShape, opening: Size): Length =>
+  windowShape.corner ?? (windowShape.shape === 'arch' ? archRise(opening) : usualCorner(opening));
 
 const DIAGONAL = 2 - Math.SQRT2;
 
 /** The same shape `by` further out on every side: what a layer above needs for an even reveal. */
-export function shapeFurther(of: WindowShape, opening: Size, by: Length): WindowShape {
-  const corner = cornerOf(of, opening);
-  if (of.shape === 'chamfer') return { ...of, corner: plus(corner, length(Math.round(by * DIAGONAL))) };
-  if (of.shape === 'arch') return { ...of, corner: plus(corner, by) };
-  return of.shape === 'step' ? { ...of, corner } : of;
+export function shapeFurther(windowShape: WindowShape, opening: Size, by: Length): WindowShape {
+  const corner = cornerOf(windowShape, opening);
+  if (windowShape.shape === 'chamfer')
+    return { ...windowShape, corner: plus(corner, length(Math.round(by * DIAGONAL))) };
+  if (windowShape.shape === 'arch') return { ...windowShape, corner: plus(corner, by) };
+  return windowShape.shape === 'step' ? { ...windowShape, corner } : windowShape;
 }
 
 /** The cut path of a window, clockwise from its upper left, in millimetres from the corner of its rectangle. */
-export function outline(of: WindowShape, opening: Size): Outline {
+export function outline(windowShape: WindowShape, opening: Size): Outline {
   const [w, h] = [toMm(opening.w), toMm(opening.h)];
-  const c = toMm(cornerOf(of, opening));
-  switch (of.shape) {
+  const c = toMm(cornerOf(windowShape, opening));
+  switch (windowShape.shape) {
     case 'rectangle':
       return { from: [0, 0], strokes: [line(w, 0), line(w, h), line(0, h), line(0, 0)] };
     case 'oval':
@@ -117,11 +118,11 @@ export function outline(of: WindowShape, opening: Size): Outline {
 /** The outline as points, for drawing: arcs in steps of a few degrees. */
 export function outlinePoints({ from, strokes }: Outline, steps = 12): Point[] {
   const points: Point[] = [from];
-  let at = from;
+  let point = from;
   for (const stroke of strokes) {
     if (stroke.kind === 'line') points.push(stroke.to);
-    else points.push(...arcPoints(at, stroke, steps));
-    at = stroke.to;
+    else points.push(...arcPoints(point, stroke, steps));
+    point = stroke.to;
   }
   return points;
 }
@@ -150,8 +151,10 @@ function arcPoints(
 export const svgPath = ({ from, strokes }: Outline): string =>
   [
     `M${from[0]} ${from[1]}`,
-    ...strokes.map((one) =>
-      one.kind === 'line' ? `L${one.to[0]} ${one.to[1]}` : `A${one.rx} ${one.ry} 0 0 1 ${one.to[0]} ${one.to[1]}`,
+    ...strokes.map((stroke) =>
+      stroke.kind === 'line'
+        ? `L${stroke.to[0]} ${stroke.to[1]}`
+        : `A${stroke.rx} ${stroke.ry} 0 0 1 ${stroke.to[0]} ${stroke.to[1]}`,
     ),
     'Z',
   ].join(' ');

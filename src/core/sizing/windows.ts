@@ -29,32 +29,35 @@ export function arrange(
 ): { windows: Placed[]; box: Size } {
   if (how.as === 'free') {
     const places = openings.map((_, index) => how.at[index] ?? { left: length(0), top: length(0) });
-    const left = length(Math.min(...places.map((one) => one.left)));
-    const top = length(Math.min(...places.map((one) => one.top)));
-    const windows = openings.map((one, index) => ({
-      ...one,
+    const left = length(Math.min(...places.map((place) => place.left)));
+    const top = length(Math.min(...places.map((place) => place.top)));
+    const windows = openings.map((opening, index) => ({
+      ...opening,
       left: minus(places[index]!.left, left),
       top: minus(places[index]!.top, top),
     }));
     return {
       windows,
-      box: size(most(windows.map((one) => plus(one.left, one.w))), most(windows.map((one) => plus(one.top, one.h)))),
+      box: size(
+        most(windows.map((window) => plus(window.left, window.w))),
+        most(windows.map((window) => plus(window.top, window.h))),
+      ),
     };
   }
   const columns = Math.min(how.columns, openings.length);
   const rows = Math.ceil(openings.length / columns);
   const inColumn = (column: number) => openings.filter((_, index) => index % columns === column);
   const inRow = (row: number) => openings.slice(row * columns, (row + 1) * columns);
-  const widths = Array.from({ length: columns }, (_, column) => most(inColumn(column).map((one) => one.w)));
-  const heights = Array.from({ length: rows }, (_, row) => most(inRow(row).map((one) => one.h)));
+  const widths = Array.from({ length: columns }, (_, column) => most(inColumn(column).map((size) => size.w)));
+  const heights = Array.from({ length: rows }, (_, row) => most(inRow(row).map((size) => size.h)));
   const before = (sizes: Length[], index: number, gap: Length) => plus(...sizes.slice(0, index), times(gap, index));
   return {
-    windows: openings.map((one, index) => {
+    windows: openings.map((opening, index) => {
       const [column, row] = [index % columns, Math.floor(index / columns)];
       return {
-        ...one,
-        left: plus(before(widths, column, bridge.across), halve(minus(widths[column]!, one.w))[0]),
-        top: plus(before(heights, row, bridge.down), halve(minus(heights[row]!, one.h))[0]),
+        ...opening,
+        left: plus(before(widths, column, bridge.across), halve(minus(widths[column]!, opening.w))[0]),
+        top: plus(before(heights, row, bridge.down), halve(minus(heights[row]!, opening.h))[0]),
       };
     }),
     box: size(plus(...widths, times(bridge.across, columns - 1)), plus(...heights, times(bridge.down, rows - 1))),
@@ -71,9 +74,9 @@ function gapBetween(a: Placed, b: Placed): Length {
 /** The narrowest bridge of all, on a layer whose windows stand `back` a side behind the innermost; undefined for a single window. */
 export function narrowestBridge(windows: readonly Placed[], back: Length): Length | undefined {
   let least: number | undefined;
-  for (const [index, one] of windows.entries())
-    for (const other of windows.slice(index + 1))
-      least = Math.min(least ?? Number.POSITIVE_INFINITY, gapBetween(one, other) - 2 * back);
+  for (const [index, placed] of windows.entries())
+    for (const window of windows.slice(index + 1))
+      least = Math.min(least ?? Number.POSITIVE_INFINITY, gapBetween(placed, window) - 2 * back);
   return least === undefined ? undefined : length(least);
 }
 

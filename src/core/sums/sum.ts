@@ -4,14 +4,21 @@
  */
 import { z } from 'zod';
 import { type Issue, type Outcome, bad, good } from '../issue';
-import { type Complaint, LengthReader, type LengthText, lengthField, sidesField, sizeField } from '../open/reader';
+import {
+  type Complaint,
+  LengthReader,
+  type LengthText,
+  lengthField,
+  sidesField,
+  sizeField,
+} from '../public-api/reader';
 import { type Settings, defaultSettings } from '../settings';
 import type { Seat } from '../sizing/match';
 import { FINEST, formatLength } from '../units/format-length';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM, size } from '../units/length';
 import { withinLimit } from '../units/money';
 import { DECIMAL } from '../units/rational';
-import { Notebook, type Workings } from '../working';
+import { WorkingsLog, type Workings } from '../working';
 
 export const L = lengthField.optional();
 export const sizeL = sizeField.optional();
@@ -24,9 +31,10 @@ type SizeText = { w: LengthText; h: LengthText };
 type SidesText = { left: LengthText; right: LengthText; top: LengthText; bottom: LengthText };
 
 /** As exact as it is: inches where they are whole in 1/64, else millimetres to the last unit. */
-export function exactText(of: Length, unit: Unit): string {
-  if (unit === 'in' && of % FINEST.in === 0) return `${formatLength(of, 'in', FINEST.in).replace('−', '-')} in`;
-  return `${of / UNITS_PER_MM} mm`;
+export function exactText(measure: Length, unit: Unit): string {
+  if (unit === 'in' && measure % FINEST.in === 0)
+    return `${formatLength(measure, 'in', FINEST.in).replace('−', '-')} in`;
+  return `${measure / UNITS_PER_MM} mm`;
 }
 
 /** What a topic asks of its body and how it says its answer. */
@@ -34,7 +42,7 @@ export class Sum extends LengthReader {
   readonly settings: Settings;
   constructor(
     unit: Unit,
-    readonly book: Notebook,
+    readonly log: WorkingsLog,
   ) {
     super(unit);
     this.settings = defaultSettings(unit);
@@ -75,44 +83,44 @@ export class Sum extends LengthReader {
     return otherwise;
   }
 
-  say = (of: Length): string => exactText(of, this.unit);
-  saySize = (of: Size) => ({ w: this.say(of.w), h: this.say(of.h) });
-  saySides = (of: Sides) => ({
-    left: this.say(of.left),
-    right: this.say(of.right),
-    top: this.say(of.top),
-    bottom: this.say(of.bottom),
+  say = (measure: Length): string => exactText(measure, this.unit);
+  saySize = (size: Size) => ({ w: this.say(size.w), h: this.say(size.h) });
+  saySides = (sides: Sides) => ({
+    left: this.say(sides.left),
+    right: this.say(sides.right),
+    top: this.say(sides.top),
+    bottom: this.say(sides.bottom),
   });
   /** Millimetres to a hundredth, for figures that are not whole in any unit. */
   mm2 = (of: number): string => `${(of / UNITS_PER_MM).toFixed(2)} mm`;
 }
 
-export type Answer = Readonly<Record<string, unknown>>;
+export type SumFigures = Readonly<Record<string, unknown>>;
 export interface Topic {
   readonly title: string;
   readonly body: z.ZodType;
-  readonly answer: (given: never, sum: Sum) => Answer | Issue[];
+  readonly answer: (given: never, sum: Sum) => SumFigures | Issue[];
 }
 /** Lets a topic be checked against its own body. */
 export const topic = <B extends z.ZodType>(of: {
   title: string;
   body: B;
-  answer: (given: z.output<B>, sum: Sum) => Answer | Issue[];
+  answer: (given: z.output<B>, sum: Sum) => SumFigures | Issue[];
 }): Topic => of as unknown as Topic;
 
 export interface Summed {
-  readonly answer: Answer;
+  readonly answer: SumFigures;
   readonly workings: Workings;
 }
 
 /** Works one topic out; the body's shape has been checked by `topic.body`. */
-export function sumUp(of: Topic, body: { unit?: Unit }, home: Unit): Outcome<Summed> {
-  const book = new Notebook();
-  const sum = new Sum(body.unit ?? home, book);
-  const answered = withinLimit(() => of.answer(body as never, sum));
+export function sumUp(topic: Topic, body: { unit?: Unit }, home: Unit): Outcome<Summed> {
+  const log = new WorkingsLog();
+  const sum = new Sum(body.unit ?? home, log);
+  const answered = withinLimit(() => topic.answer(body as never, sum));
   if (!answered.ok) return answered;
   const result = answered.value;
-  if (sum.complaints.length > 0) return bad(...sum.complaints.map((one: Complaint): Issue => ({ ...one })));
+  if (sum.complaints.length > 0) return bad(...sum.complaints.map((complaint: Complaint): Issue => ({ ...complaint })));
   if (Array.isArray(result)) return bad(...(result as Issue[]));
-  return good({ answer: result as Answer, workings: book.workings });
+  return good({ answer: result as SumFigures, workings: log.workings });
 }

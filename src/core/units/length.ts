@@ -68,8 +68,8 @@ export interface Sides {
 }
 
 export const size = (w: Length, h: Length): Size => ({ w, h });
-export const grow = (of: Size, by: Length): Size => ({ w: plus(of.w, by), h: plus(of.h, by) });
-export const turned = (of: Size): Size => ({ w: of.h, h: of.w });
+export const grow = (size: Size, by: Length): Size => ({ w: plus(size.w, by), h: plus(size.h, by) });
+export const turned = (size: Size): Size => ({ w: size.h, h: size.w });
 /** Whether `inner` lies within `outer`, either way round. */
 export const fitsEitherWay = (inner: Size, outer: Size): boolean =>
   (inner.w <= outer.w && inner.h <= outer.h) || (inner.h <= outer.w && inner.w <= outer.h);

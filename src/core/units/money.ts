@@ -32,7 +32,8 @@ export function withinLimit<T>(work: () => T): Outcome<T> {
 }
 
 export const NOTHING = money(0);
-export const sum = (amounts: readonly Money[]): Money => money(amounts.reduce<number>((total, one) => total + one, 0));
+export const sum = (amounts: readonly Money[]): Money =>
+  money(amounts.reduce<number>((total, amount) => total + amount, 0));
 
 /** Major units as an exact fraction, to the nearest minor unit, half up. */
 export const moneyFrom = (major: Rational): Money => money(Number(roundHalfUp(mul(major, rational(100)))));
@@ -60,7 +61,7 @@ export const percentOf = (amount: Money, percent: Rational): Money =>
 export function spread(amount: Money, weights: readonly Money[]): Money[] {
   if (weights.length === 0) return [];
   if (amount < 0) return spread(money(-amount), weights).map((part) => money(-part));
-  const whole = weights.reduce<number>((total, one) => total + one, 0);
+  const whole = weights.reduce<number>((total, weight) => total + weight, 0);
   if (whole === 0) return weights.map((_, index) => (index === 0 ? amount : NOTHING));
   const exact = weights.map((weight) => BigInt(amount) * BigInt(weight));
   const parts = exact.map((share) => Number(share / BigInt(whole)));

@@ -108,27 +108,27 @@ function tokens(text: string, comma: boolean): Token[] {
   const number = comma ? /\d+(?:[.,]\d*)?|[.,]\d+/y : /\d+(?:\.\d*)?|\.\d+/y;
   const fraction = /(?:(\d+) )?(\d+)\/(\d+)(?![\d.,])/y;
   const word = /[a-z]+|["']/iy;
-  const found: Token[] = [];
-  const take = (pattern: RegExp, at: number) => {
-    pattern.lastIndex = at;
+  const list: Token[] = [];
+  const take = (pattern: RegExp, index: number) => {
+    pattern.lastIndex = index;
     return pattern.exec(text);
   };
-  for (let at = 0; at < text.length;) {
-    const broken = take(fraction, at);
-    const part = broken ?? take(number, at);
-    const unit = part ? null : take(word, at);
-    const read = (part ?? unit)?.[0] ?? text[at]!;
+  for (let index = 0; index < text.length;) {
+    const broken = take(fraction, index);
+    const part = broken ?? take(number, index);
+    const unit = part ? null : take(word, index);
+    const read = (part ?? unit)?.[0] ?? text[index]!;
     if (broken)
-      found.push({ kind: 'number', value: fractionValue(broken[1] ?? '', broken[2]!, broken[3]!), text: read });
-    else if (part) found.push({ kind: 'number', value: decimalValue(read), text: read });
+      list.push({ kind: 'number', value: fractionValue(broken[1] ?? '', broken[2]!, broken[3]!), text: read });
+    else if (part) list.push({ kind: 'number', value: decimalValue(read), text: read });
     else if (unit) {
       const units = UNIT_MARKS[Object.hasOwn(UNIT_MARKS, read.toLowerCase()) ? read.toLowerCase() : ''];
-      found.push(units === undefined ? refuse('length-word', { read }) : { kind: 'unit', units, text: read });
-    } else if ('+-*/()'.includes(read)) found.push({ kind: 'sign', text: read });
+      list.push(units === undefined ? refuse('length-word', { read }) : { kind: 'unit', units, text: read });
+    } else if ('+-*/()'.includes(read)) list.push({ kind: 'sign', text: read });
     else if (read !== ' ') refuse('length-sign', { read });
-    at += read.length;
+    index += read.length;
   }
-  return found;
+  return list;
 }
 
 /** Recursive descent over the tokens: sum = [-] product {+- product}; product = operand {*\/ operand}. */

@@ -1,9 +1,9 @@
 /** The shop, its price rules, and the materials in its books. */
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common';
-import type { HouseChoice } from '@/core/design/design';
-import { type Listed } from '@/core/books/moulding-list';
-import { type Backing, type Glazing, PROFILES, type Sheet, TIMBERS } from '@/core/materials';
+import type { DefaultMaterials } from '@/core/design/design';
+import { type Listed } from '@/core/supplier-list/moulding-list';
+import { type Backing, type Glazing, PROFILES, type SheetMaterial, TIMBERS } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
@@ -13,7 +13,7 @@ const shopRow = z.object({
   name: z.string(),
   home_unit: z.enum(['in', 'mm']),
   prices: z.custom<Omit<PriceBook, 'edition'>>((value) => typeof value === 'object' && value !== null),
-  house: z.custom<HouseChoice>((value) => typeof value === 'object' && value !== null),
+  house: z.custom<DefaultMaterials>((value) => typeof value === 'object' && value !== null),
   demo: z.boolean(),
 });
 export type ShopRow = z.infer<typeof shopRow>;
@@ -166,7 +166,7 @@ const materialRow = z.object({ code: z.string(), kind: z.enum(['mat', 'glazing',
 export async function putMaterial(
   tx: Tx,
   kind: 'mat' | 'glazing' | 'backing',
-  spec: Sheet,
+  spec: SheetMaterial,
   position: number,
 ): Promise<void> {
   await tx.query('INSERT INTO article (code, kind) VALUES ($1, $2) ON CONFLICT DO NOTHING', [spec.code, kind]);
@@ -178,7 +178,7 @@ export async function putMaterial(
 
 export interface MaterialLists {
   readonly mouldings: Listed[];
-  readonly mats: Sheet[];
+  readonly mats: SheetMaterial[];
   readonly glazings: Glazing[];
   readonly backings: Backing[];
 }

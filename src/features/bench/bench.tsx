@@ -11,7 +11,7 @@ import { STEP_RULES, type StepKey } from '@/core/route/steps';
 import { Dress } from '@/ui/dress';
 import { isTyping } from '@/ui/keys';
 import { useLive } from '@/ui/live';
-import { type Answer, send } from '@/ui/send';
+import { type Sent, send } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
 import { holderName, pointName, safetyWord, stateName, stationName, stepDone, stepName } from '@/words/bench';
 import { dayName } from '@/words/materials';
@@ -88,17 +88,17 @@ function HoldDialog({
 function Way({ job, onPick, shown }: { job: JobView; shown: StepKey; onPick: (step: StepKey) => void }) {
   return (
     <ol className={styles.way} aria-label="Steps">
-      {job.steps.map((one) => (
-        <li key={one.step}>
+      {job.steps.map((step) => (
+        <li key={step.step}>
           <button
             type="button"
-            data-state={one.state}
-            aria-current={one.step === shown}
-            title={`${stepName(one.step)}${one.times > 1 ? `, done ${one.times} times` : ''}`}
-            onClick={() => onPick(one.step)}
+            data-state={step.state}
+            aria-current={step.step === shown}
+            title={`${stepName(step.step)}${step.times > 1 ? `, done ${step.times} times` : ''}`}
+            onClick={() => onPick(step.step)}
           >
             <span className="sr">
-              {stepName(one.step)}, {one.state}
+              {stepName(step.step)}, {step.state}
             </span>
           </button>
         </li>
@@ -108,7 +108,7 @@ function Way({ job, onPick, shown }: { job: JobView; shown: StepKey; onPick: (st
 }
 
 function History({ job }: { job: JobView }) {
-  const failed = job.events.filter((one) => one.what === 'failed');
+  const failed = job.events.filter((event) => event.what === 'failed');
   const reasons = Object.entries(job.reasons);
   return (
     <>
@@ -145,7 +145,7 @@ export function Bench({ job }: { job: JobView }) {
   const [busy, setBusy] = useState(false);
 
   const shown = picked ?? job.next ?? job.steps.at(-1)!.step;
-  const step = job.steps.find((one) => one.step === shown)!;
+  const step = job.steps.find((step) => step.step === shown)!;
   const rule = STEP_RULES[shown];
   const ticked = useMemo(() => (ticks.step === shown ? ticks.on : []), [ticks, shown]);
   const isNext = shown === job.next;
@@ -156,7 +156,7 @@ export function Bench({ job }: { job: JobView }) {
   useScanner(useCallback((ticket: string) => router.push(`/bench/${ticket}`), [router]));
 
   const act = useCallback(
-    async (what: () => Promise<Answer<unknown>>) => {
+    async (what: () => Promise<Sent<unknown>>) => {
       setBusy(true);
       const answer = await what();
       setBusy(false);
@@ -187,7 +187,7 @@ export function Bench({ job }: { job: JobView }) {
     return () => window.removeEventListener('keydown', hear);
   }, [busy, canFinish, move]);
 
-  const lastDone = [...job.steps].reverse().find((one) => one.state !== 'todo');
+  const lastDone = [...job.steps].reverse().find((step) => step.state !== 'todo');
   const safety = safetyWord(shown);
   return (
     <Dress scheme="night">
@@ -239,7 +239,7 @@ export function Bench({ job }: { job: JobView }) {
                       checked={on}
                       disabled={step.state === 'done'}
                       onChange={() =>
-                        setTicks({ step: shown, on: on ? ticked.filter((one) => one !== point) : [...ticked, point] })
+                        setTicks({ step: shown, on: on ? ticked.filter((text) => text !== point) : [...ticked, point] })
                       }
                     />
                     {pointName(point)}

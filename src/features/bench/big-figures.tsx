@@ -9,8 +9,8 @@ export const Big = ({ value }: { value: Length }) => (
     <Len value={value} bare fine />
   </span>
 );
-export const BigSize = ({ of }: { of: Size }) => (
+export const BigSize = ({ of: size }: { of: Size }) => (
   <span className={styles.bigSize}>
-    <Len value={of.w} bare fine /> <i>×</i> <Len value={of.h} bare fine />
+    <Len value={size.w} bare fine /> <i>×</i> <Len value={size.h} bare fine />
   </span>
 );

@@ -52,7 +52,7 @@ export function Legs({ worked }: { worked: WorkedOut }) {
   const longFirst = worked.resolved.design.practice?.cutFirst !== 'short legs';
   const groups = [...new Set(all.map((leg) => leg.of))].map((of) => all.filter((leg) => leg.of === of));
   return groups.reverse().map((pairs, group) => {
-    const frame = worked.sizes.frames.find((one) => one.legs.some((leg) => leg.of === pairs[0]!.of));
+    const frame = worked.sizes.frames.find((frame) => frame.legs.some((leg) => leg.of === pairs[0]!.of));
     const moulding = frame?.moulding ?? worked.resolved.moulding;
     return (
       <div key={pairs[0]!.of}>
@@ -83,13 +83,13 @@ export function Legs({ worked }: { worked: WorkedOut }) {
   });
 }
 
-const Borders = ({ of }: { of: Sides }) => (
+const Borders = ({ of: sides }: { of: Sides }) => (
   <span className={styles.beside}>
     <span>
-      left <Len value={of.left} bare fine />, right <Len value={of.right} bare fine />
+      left <Len value={sides.left} bare fine />, right <Len value={sides.right} bare fine />
     </span>
     <span>
-      top <Len value={of.top} bare fine />, bottom <Len value={of.bottom} bare fine />
+      top <Len value={sides.top} bare fine />, bottom <Len value={sides.bottom} bare fine />
     </span>
   </span>
 );
@@ -115,16 +115,16 @@ export function Mats({ worked }: { worked: WorkedOut }) {
         </div>
       ))}
       {several &&
-        several.map((one, index) => (
+        several.map((window, index) => (
           <div key={index} className={styles.figure}>
-            <span className={styles.count}>{one.title || `window ${index + 1}`}</span>
-            <BigSize of={one} />
+            <span className={styles.count}>{window.title || `window ${index + 1}`}</span>
+            <BigSize of={window} />
             <span className={styles.beside}>
               <span>
-                from the left of all <Len value={one.left} bare fine />
+                from the left of all <Len value={window.left} bare fine />
               </span>
               <span>
-                from the top <Len value={one.top} bare fine />
+                from the top <Len value={window.top} bare fine />
               </span>
             </span>
           </div>
@@ -135,11 +135,11 @@ export function Mats({ worked }: { worked: WorkedOut }) {
 
 /** Boards and panes of some kinds: one line for each. */
 export function Sheets({ worked, parts, lead }: { worked: WorkedOut; parts: readonly string[]; lead: string }) {
-  const found = worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && parts.includes(part.part));
+  const flatParts = worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && parts.includes(part.part));
   return (
     <>
       {lead && <p className={styles.lead}>{lead}</p>}
-      {found.map((part, index) => (
+      {flatParts.map((part, index) => (
         <div key={index} className={styles.figure}>
           <span className={styles.count}>{part.count} of</span>
           <BigSize of={part.cut} />

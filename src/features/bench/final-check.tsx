@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { JobView } from '@/contract/views';
 import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/steps';
-import { type Answer, send } from '@/ui/send';
+import { type Sent, send } from '@/ui/send';
 import { pointName, stepName } from '@/words/bench';
 import styles from './bench.module.css';
 
@@ -17,11 +17,11 @@ export function FinalCheck({
 }: {
   job: JobView;
   blocked: boolean;
-  onSend: (what: () => Promise<Answer<unknown>>) => void;
+  onSend: (what: () => Promise<Sent<unknown>>) => void;
 }) {
   const passed = job.state === 'ready';
   const [marks, setMarks] = useState<Marks>({});
-  const steps = job.steps.map((one) => one.step);
+  const steps = job.steps.map((step) => step.step);
   const failed = POINTS.filter((point) => typeof marks[point] === 'object');
   const unsaid = failed.filter((point) => !(marks[point] as { failed: string }).failed.trim());
   const open = POINTS.filter((point) => marks[point] === undefined).length;

@@ -77,7 +77,7 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
 export function Board({ board }: { board: BoardView }) {
   const router = useRouter();
   useLive(
-    (touched) => touched.includes('board') || touched.some((one) => one.startsWith('job:')),
+    (touched) => touched.includes('board') || touched.some((text) => text.startsWith('job:')),
     () => router.refresh(),
   );
   const held = board.jobs.filter((job) => job.hold);

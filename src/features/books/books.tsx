@@ -21,10 +21,12 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
     () => router.refresh(),
   );
   const { mouldings } = shop.lists;
-  const found = useMemo(() => {
+  const list = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-    return mouldings.filter((one) =>
-      words.every((word) => `${one.code} ${one.name} ${one.supplier} ${one.profile}`.toLowerCase().includes(word)),
+    return mouldings.filter((moulding) =>
+      words.every((word) =>
+        `${moulding.code} ${moulding.name} ${moulding.supplier} ${moulding.profile}`.toLowerCase().includes(word),
+      ),
     );
   }, [mouldings, text]);
   if (importing) return <ImportList onClose={() => setImporting(false)} />;
@@ -71,7 +73,7 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
               </tr>
             </thead>
             <tbody>
-              {found.slice(0, 300).map((one) => (
+              {list.slice(0, 300).map((one) => (
                 <tr key={one.code}>
                   <td>
                     <ProfileMark moulding={one} size={30} />
@@ -98,7 +100,7 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
               ))}
             </tbody>
           </table>
-          {found.length === 0 && (
+          {list.length === 0 && (
             <p className={styles.none}>
               {mouldings.length === 0
                 ? 'No moulding yet. A supplier’s list as CSV fills this table; a sample lies in the folder samples.'

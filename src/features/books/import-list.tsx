@@ -47,10 +47,10 @@ function Rows({ preview, only }: { preview: ImportPreview; only: string | undefi
               <span className={styles.does}>{DOES[row.does]}</span>
             </td>
             <td>
-              {row.issues.map((one, index) => (
+              {row.issues.map((issue, index) => (
                 <p key={index}>
-                  {one.path && <b>{one.path}: </b>}
-                  <FractionText text={sayIssue(one, unit)} />
+                  {issue.path && <b>{issue.path}: </b>}
+                  <FractionText text={sayIssue(issue, unit)} />
                 </p>
               ))}
               {row.changes.map((change) => (

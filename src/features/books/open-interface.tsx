@@ -46,13 +46,13 @@ function Keys({ shape }: { shape: Schema }) {
   return (
     <table>
       <tbody>
-        {Object.entries(shape.properties ?? {}).map(([key, one]) => (
+        {Object.entries(shape.properties ?? {}).map(([key, schema]) => (
           <tr key={key}>
             <th scope="row">
               {key}
               {shape.required?.includes(key) ? ' *' : ''}
             </th>
-            <td>{kindOf(one)}</td>
+            <td>{kindOf(schema)}</td>
           </tr>
         ))}
       </tbody>
@@ -72,10 +72,10 @@ function Body({ schema }: { schema: Schema }) {
       <table>
         <tbody>
           {others
-            .filter((one) => one.properties?.build)
-            .map((one) => {
-              const own = Object.keys(one.properties ?? {}).filter((key) => !common.includes(key));
-              const name = String(one.properties?.build?.const ?? '');
+            .filter((schema) => schema.properties?.build)
+            .map((schema) => {
+              const own = Object.keys(schema.properties ?? {}).filter((key) => !common.includes(key));
+              const name = String(schema.properties?.build?.const ?? '');
               return (
                 <tr key={name}>
                   <th scope="row">{name}</th>
@@ -89,25 +89,27 @@ function Body({ schema }: { schema: Schema }) {
   );
 }
 
-export function OpenInterface({ document: of }: { document: ApiDocument }) {
+export function OpenInterface({ document: apiDocument }: { document: ApiDocument }) {
   return (
     <main className={styles.page}>
       <header>
         <h1>Open interface</h1>
-        <p>{of.info.description}</p>
+        <p>{apiDocument.info.description}</p>
         <p>
           Errors are problem details: each has a code, the path of the key, and a sentence.{' '}
           <a href="/api/v1/openapi.json">The whole description, for machines</a>
         </p>
       </header>
-      {Object.entries(of.paths).flatMap(([path, methods]) =>
+      {Object.entries(apiDocument.paths).flatMap(([path, methods]) =>
         Object.entries(methods).map(([method, operation]) => (
           <details key={`${method} ${path}`}>
             <summary>
               <b>{method.toUpperCase()}</b> <code>{path}</code> <span>{operation.summary}</span>
             </summary>
             {operation.parameters && operation.parameters.length > 0 && (
-              <p>{operation.parameters.map((one) => `?${one.name}: ${one.description}`).join('; ')}</p>
+              <p>
+                {operation.parameters.map((parameter) => `?${parameter.name}: ${parameter.description}`).join('; ')}
+              </p>
             )}
             {operation.requestBody && <Body schema={operation.requestBody.content['application/json'].schema} />}
           </details>

@@ -28,10 +28,10 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
     <section>
       <h2>People</h2>
       <dl>
-        {people.map((one) => (
-          <div key={one.id}>
-            <dt>{one.name}</dt>
-            <dd>{one.role}</dd>
+        {people.map((person) => (
+          <div key={person.id}>
+            <dt>{person.name}</dt>
+            <dd>{person.role}</dd>
           </div>
         ))}
       </dl>

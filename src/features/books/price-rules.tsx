@@ -55,9 +55,9 @@ const formOf = (group: Group, rule: GroupRule): Form => ({
 function ruleOf(form: Form): { rule: object } | { issues: Issue[] } {
   const issues: Issue[] = [];
   const cash = (text: string) => {
-    const found = parseMoney(text);
-    if (found === undefined) issues.push(issue('amount-wrong', { typed: text }));
-    return found;
+    const money = parseMoney(text);
+    if (money === undefined) issues.push(issue('amount-wrong', { typed: text }));
+    return money;
   };
   if (!DECIMAL.test(form.markup)) issues.push(issue('number-wrong', { typed: form.markup }));
   const rows = form.steps.split('\n').filter((row) => row.trim());

@@ -26,7 +26,7 @@ function Thumb({ worked }: { worked: WorkedOut }) {
 function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: readonly Issue[]) => void }) {
   const router = useRouter();
   const [reversing, setReversing] = useState<{ id: string; newId: string; reason: string } | undefined>();
-  const reversed = new Set(order.payments.flatMap((one) => one.reverses ?? []));
+  const reversed = new Set(order.payments.flatMap((payment) => payment.reverses ?? []));
   const reverse = async () => {
     if (!reversing) return;
     const answer = await send(
@@ -38,33 +38,34 @@ function Ledger({ order, onIssues }: { order: OrderView; onIssues: (issues: read
     if (answer.ok) setReversing(undefined);
     router.refresh();
   };
-  const canReverse = (one: PaymentView) => order.state === 'accepted' && !one.reverses && !reversed.has(one.id);
+  const canReverse = (payment: PaymentView) =>
+    order.state === 'accepted' && !payment.reverses && !reversed.has(payment.id);
   return (
     <ul className={styles.ledger}>
-      {order.payments.map((one) => (
-        <li key={one.id}>
+      {order.payments.map((payment) => (
+        <li key={payment.id}>
           <span>
-            {dayName(one.at.slice(0, 10))} <span className="soft">{one.by}</span>
+            {dayName(payment.at.slice(0, 10))} <span className="soft">{payment.by}</span>
           </span>
           <span>
-            {one.kind}, {one.method}
-            {one.note && <span className="soft"> {one.note}</span>}
+            {payment.kind}, {payment.method}
+            {payment.note && <span className="soft"> {payment.note}</span>}
           </span>
           <span>
-            {canReverse(one) && (
+            {canReverse(payment) && (
               <button
                 type="button"
                 className={styles.link}
-                onClick={() => setReversing({ id: one.id, newId: crypto.randomUUID(), reason: '' })}
+                onClick={() => setReversing({ id: payment.id, newId: crypto.randomUUID(), reason: '' })}
               >
                 reverse
               </button>
             )}
           </span>
           <span className="num">
-            <Cash value={one.amount} />
+            <Cash value={payment.amount} />
           </span>
-          {reversing?.id === one.id && (
+          {reversing?.id === payment.id && (
             <form
               className={styles.reverse}
               onSubmit={(event) => {

@@ -13,7 +13,7 @@ import styles from './collect.module.css';
 export function Collect({ start }: { start: readonly FoundView[] }) {
   const router = useRouter();
   const [text, setText] = useState('');
-  const [found, setFound] = useState(start);
+  const [founds, setFound] = useState(start);
   useEffect(() => {
     const late = new AbortController();
     const timer = setTimeout(() => {
@@ -40,11 +40,11 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
         maxLength={80}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && found[0]) router.push(`/collect/${found[0].number}`);
+          if (event.key === 'Enter' && founds[0]) router.push(`/collect/${founds[0].number}`);
         }}
       />
       <ul className={styles.found}>
-        {found.map((one) => (
+        {founds.map((one) => (
           <li key={one.number}>
             <Link href={`/collect/${one.number}`}>
               <b>{one.number}</b>
@@ -61,7 +61,7 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
             </Link>
           </li>
         ))}
-        {found.length === 0 && (
+        {founds.length === 0 && (
           <li className={styles.none}>
             Nobody found. Try fewer letters, the last digits of the phone, or the number on the ticket.
           </li>

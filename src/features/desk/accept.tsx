@@ -23,7 +23,7 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
   const [busy, setBusy] = useState(false);
   const warnings = desk.shown.flatMap((shown, index) =>
     (shown.worked?.cautions ?? [])
-      .filter((one) => one.level === 'warn')
+      .filter((caution) => caution.level === 'warn')
       .map((caution) => ({ key: `${desk.draft.pieces[index]!.id}:${caution.code}`, index, caution })),
   );
   const total = desk.price?.total ?? 0;

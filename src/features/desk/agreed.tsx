@@ -28,15 +28,15 @@ export function AgreedOrder({ order }: { order: OrderView }) {
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </span>
         <div className={styles.tabs} role="tablist" aria-label="Pieces">
-          {order.pieces.map((one, index) => (
+          {order.pieces.map((piece, index) => (
             <button
-              key={one.id}
+              key={piece.id}
               type="button"
               role="tab"
               aria-selected={index === active}
               onClick={() => setActive(index)}
             >
-              {one.design.piece.title || `Piece ${index + 1}`}
+              {piece.design.piece.title || `Piece ${index + 1}`}
             </button>
           ))}
         </div>

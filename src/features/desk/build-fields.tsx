@@ -33,12 +33,12 @@ function Lengths({
   unit: Unit;
   onChange: (value: readonly Length[]) => void;
 }) {
-  const [text, setText] = useState(value.map((one) => fieldText(one, unit)).join(', '));
+  const [text, setText] = useState(value.map((measure) => fieldText(measure, unit)).join(', '));
   const read = text
     .split(',')
     .filter((part) => part.trim())
     .map((part) => parseLength(part, { unit }));
-  const wrong = read.find((one) => !one.ok);
+  const wrong = read.find((outcome) => !outcome.ok);
   return (
     <div>
       <TextField
@@ -50,7 +50,7 @@ function Lengths({
           setText(to);
           const parts = to.split(',').filter((part) => part.trim());
           const all = parts.map((part) => parseLength(part, { unit }));
-          if (all.every((one) => one.ok)) onChange(all.map((one) => one.value));
+          if (all.every((outcome) => outcome.ok)) onChange(all.map((one) => one.value));
         }}
       />
       <p className={styles.aside}>

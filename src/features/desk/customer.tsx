@@ -60,7 +60,7 @@ function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (one: Custo
 
 export function CustomerDialog({ onChoose, onClose }: { onChoose: (one: CustomerView) => void; onClose: () => void }) {
   const [text, setText] = useState('');
-  const [found, setFound] = useState<readonly CustomerView[]>([]);
+  const [customers, setFound] = useState<readonly CustomerView[]>([]);
   const [adding, setAdding] = useState(false);
   useEffect(() => {
     const late = new AbortController();
@@ -92,19 +92,19 @@ export function CustomerDialog({ onChoose, onClose }: { onChoose: (one: Customer
             onKeyDown={(event) => {
               if (event.key !== 'Enter') return;
               event.preventDefault();
-              const [first] = found;
+              const [first] = customers;
               if (first && text !== '') onChoose(first);
               else if (text.trim() !== '') setAdding(true);
             }}
             slotProps={{ input: { 'aria-label': 'Name or phone of the customer', maxLength: 80 } }}
           />
           <ul className={styles.people}>
-            {found.slice(0, 6).map((one) => (
-              <li key={one.id}>
-                <button type="button" onClick={() => onChoose(one)}>
-                  <b>{one.name}</b>
+            {customers.slice(0, 6).map((customer) => (
+              <li key={customer.id}>
+                <button type="button" onClick={() => onChoose(customer)}>
+                  <b>{customer.name}</b>
                   <span className="soft">
-                    {one.phone} {one.orders ? `· ${one.orders} orders` : ''}
+                    {customer.phone} {customer.orders ? `· ${customer.orders} orders` : ''}
                   </span>
                 </button>
               </li>

@@ -98,7 +98,7 @@ function OrderBar({ desk, number, onCustomer }: { desk: Desk; number: number | u
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
   const clean = number !== undefined && !desk.dirty;
-  const refused = desk.shown.some((shown) => shown.worked?.cautions.some((one) => one.level === 'refuse'));
+  const refused = desk.shown.some((shown) => shown.worked?.cautions.some((caution) => caution.level === 'refuse'));
   return (
     <div className={styles.foot}>
       {clean ? (
@@ -189,8 +189,10 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
 
   const { type, commit, put, build } = desk;
   const hands = useMemo(() => ({ type, commit, put, build }), [type, commit, put, build]);
-  const elsewhere = current.issues.filter((one) => !SECTIONS[open]!.paths.some((path) => one.path?.startsWith(path)));
-  const here = current.issues.filter((one) => !elsewhere.includes(one));
+  const elsewhere = current.issues.filter(
+    (issue) => !SECTIONS[open]!.paths.some((path) => issue.path?.startsWith(path)),
+  );
+  const here = current.issues.filter((issue) => !elsewhere.includes(issue));
   return (
     <main className={styles.desk}>
       <OrderBar desk={desk} number={order?.number} onCustomer={() => setDialog('customer')} />
@@ -226,8 +228,8 @@ export function DeskScreen({ order, shop }: { order: OrderView | null; shop: Sho
       {dialog === 'customer' && (
         <CustomerDialog
           onClose={() => setDialog(undefined)}
-          onChoose={(one) => {
-            desk.putOrder('customer', one);
+          onChoose={(customer) => {
+            desk.putOrder('customer', customer);
             setDialog(undefined);
           }}
         />

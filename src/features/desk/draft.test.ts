@@ -17,7 +17,7 @@ import {
   unread,
 } from './draft';
 
-const shop = { ...shopView, house: { ...shopView.house, moulding: 'NOT-HERE' } };
+const shop = { ...shopView, defaults: { ...shopView.defaults, moulding: 'NOT-HERE' } };
 const WIDTH = ['piece', 'width'];
 const draft = (): Draft => ({
   orderId: 'o',

@@ -26,13 +26,13 @@ export interface Draft {
 export function newPiece(shop: ShopView): DraftPiece {
   const settings = defaultSettings(shop.homeUnit);
   const { mouldings } = shop.lists;
-  const moulding = mouldings.some((one) => one.code === shop.house.moulding)
-    ? shop.house.moulding
+  const moulding = mouldings.some((moulding) => moulding.code === shop.defaults.moulding)
+    ? shop.defaults.moulding
     : (mouldings[0]?.code ?? '');
   const [width, height] = shop.homeUnit === 'in' ? [inches(11), inches(14)] : [mm(280), mm(350)];
   return {
     id: crypto.randomUUID(),
-    design: newDesign(settings, { ...shop.house, moulding }, width, height),
+    design: newDesign(settings, { ...shop.defaults, moulding }, width, height),
     typed: { 'piece.width': '', 'piece.height': '' },
   };
 }

@@ -41,7 +41,7 @@ export function TextField({
   label,
   value,
   onChange,
-  most,
+  most: limit,
   name,
 }: {
   label: string;
@@ -66,7 +66,7 @@ export function TextField({
           focusNext(event.target as HTMLElement);
         }}
         onChange={(event) => onChange(event.target.value)}
-        slotProps={{ input: { maxLength: most } }}
+        slotProps={{ input: { maxLength: limit } }}
       />
     </div>
   );
@@ -149,7 +149,7 @@ export function Choose({
   name: string;
 }) {
   const id = useId();
-  const gone = !options.some((one) => one.code === value);
+  const gone = !options.some((option) => option.code === value);
   return (
     <div className={styles.text}>
       <label id={id}>{label}</label>
@@ -174,11 +174,11 @@ export function Choose({
             {value}
           </MenuItem>
         )}
-        {options.map((one) => (
-          <MenuItem key={one.code} value={one.code}>
+        {options.map((option) => (
+          <MenuItem key={option.code} value={option.code}>
             <span className={styles.chosen}>
-              {one.colour && <i style={{ background: one.colour }} />}
-              {one.name}
+              {option.colour && <i style={{ background: option.colour }} />}
+              {option.name}
             </span>
           </MenuItem>
         ))}

@@ -191,10 +191,10 @@ function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
         <Measure label="Bridge across" path={['several', 'bridge', 'across']} piece={piece} unit={unit} desk={desk} />
         <Measure label="Bridge down" path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
       </div>
-      {windows.map((one, index) => (
+      {windows.map((window, index) => (
         <div key={index} className={styles.pair}>
           <Measure
-            label={one.title || `Piece ${index + 1}, width`}
+            label={window.title || `Piece ${index + 1}, width`}
             path={['several', 'windows', index, 'width']}
             piece={piece}
             unit={unit}
@@ -287,7 +287,7 @@ export function MatSection(props: SectionProps) {
               [
                 ...mats,
                 {
-                  board: mats.at(-1)?.board ?? { code: shop.house.mat },
+                  board: mats.at(-1)?.board ?? { code: shop.defaults.mat },
                   reveal: mats.length === 0 ? length(0) : settings.reveal,
                 },
               ],
@@ -311,7 +311,7 @@ export function MatSection(props: SectionProps) {
             label="Fillet in the window"
             none="No fillet"
             value={design.fillet && codeOf(design.fillet.moulding)}
-            options={shop.lists.mouldings.filter((one) => one.faceWidth <= mm(22))}
+            options={shop.lists.mouldings.filter((moulding) => moulding.faceWidth <= mm(22))}
             onChange={(code) => desk.put(['fillet'], code && { moulding: { code }, lip: length(1016) })}
           />
         </>

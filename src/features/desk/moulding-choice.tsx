@@ -12,8 +12,9 @@ import styles from './desk.module.css';
 
 const SHOWN = 60;
 
-const matches = (one: Moulding, words: readonly string[]) => {
-  const text = `${one.code} ${one.name} ${one.finish} ${one.supplier} ${one.profile}`.toLowerCase();
+const matches = (moulding: Moulding, words: readonly string[]) => {
+  const text =
+    `${moulding.code} ${moulding.name} ${moulding.finish} ${moulding.supplier} ${moulding.profile}`.toLowerCase();
   return words.every((word) => text.includes(word));
 };
 
@@ -27,15 +28,15 @@ export const MouldingChoice = memo(function MouldingChoice({
   onChoose: (code: string) => void;
 }) {
   const [text, setText] = useState('');
-  const found = useMemo(() => {
+  const mouldings = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-    return shop.lists.mouldings.filter((one) => matches(one, words));
+    return shop.lists.mouldings.filter((moulding) => matches(moulding, words));
   }, [shop.lists.mouldings, text]);
-  const sold = (one: Moulding) =>
-    moneyFrom(mul(mustDecimal(one.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
+  const sold = (moulding: Moulding) =>
+    moneyFrom(mul(mustDecimal(moulding.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
   const move = (by: number) => {
-    const at = found.findIndex((one) => one.code === chosen);
-    const next = found[Math.max(0, Math.min(found.length - 1, at + by))];
+    const index = mouldings.findIndex((moulding) => moulding.code === chosen);
+    const next = mouldings[Math.max(0, Math.min(mouldings.length - 1, index + by))];
     if (next) onChoose(next.code);
   };
   return (
@@ -51,14 +52,14 @@ export const MouldingChoice = memo(function MouldingChoice({
           if (event.key === 'ArrowDown') move(1);
           else if (event.key === 'ArrowUp') move(-1);
           else if (event.key === 'Enter') {
-            if (found[0] && !found.some((one) => one.code === chosen)) onChoose(found[0].code);
+            if (mouldings[0] && !mouldings.some((moulding) => moulding.code === chosen)) onChoose(mouldings[0].code);
             focusNext(event.target as HTMLElement);
           } else return;
           event.preventDefault();
         }}
       />
       <ul role="listbox" aria-label="Mouldings">
-        {found.slice(0, SHOWN).map((one) => (
+        {mouldings.slice(0, SHOWN).map((one) => (
           <li key={one.code} role="option" aria-selected={one.code === chosen}>
             <button type="button" tabIndex={-1} onClick={() => onChoose(one.code)}>
               <ProfileMark moulding={one} />
@@ -76,10 +77,10 @@ export const MouldingChoice = memo(function MouldingChoice({
           </li>
         ))}
       </ul>
-      {found.length > SHOWN && (
-        <p className={styles.aside}>{found.length - SHOWN} more; type a word of the name or finish.</p>
+      {mouldings.length > SHOWN && (
+        <p className={styles.aside}>{mouldings.length - SHOWN} more; type a word of the name or finish.</p>
       )}
-      {found.length === 0 && (
+      {mouldings.length === 0 && (
         <p className={styles.aside}>
           {shop.lists.mouldings.length === 0
             ? 'The price list is empty. Import a supplier’s list in Books.'

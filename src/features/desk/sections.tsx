@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import styles from './desk.module.css';
 import { MouldingChoice } from './moulding-choice';
-import type { Part } from '@/core/builds/build';
+import type { Panel } from '@/core/builds/build';
 import { BUILDS, mountOf } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { MOUNTS, SCOPES } from '@/core/design/common';
@@ -90,7 +90,7 @@ export function GlassSection({ shop, piece, desk }: SectionProps) {
 
 export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
   const { hanging } = piece.design;
-  const uses = (part: Part) => BUILDS[piece.design.build].uses.includes(part);
+  const uses = (part: Panel) => BUILDS[piece.design.build].uses.includes(part);
   const mode = typeof hanging.rings === 'object' ? 'distance' : hanging.rings;
   const setRings = (to: 'third' | 'quarter' | 'none' | 'distance') =>
     desk.put(

@@ -193,7 +193,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
   const under = (line: string) =>
     cautions
-      .filter((one) => lineOf(one) === line)
+      .filter((caution) => lineOf(caution) === line)
       .map((one) => (
         <li key={one.code}>
           <CautionNote caution={one} onApply={onApply} />

@@ -12,7 +12,7 @@ import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
-import { type Shop, type WorkedOut, workOut } from '@/core/work-out';
+import { type WorkOutContext, type WorkedOut, workOut } from '@/core/work-out';
 import { ask, send } from '@/ui/send';
 import {
   type Draft,
@@ -37,7 +37,7 @@ export interface Shown {
 /** Works pieces out once per design and remembers the last that could be built, by piece. */
 class Workbench {
   private readonly last = new Map<string, { design: unknown; shown: Shown }>();
-  constructor(private readonly shop: Shop) {}
+  constructor(private readonly shop: WorkOutContext) {}
 
   of({ id, design }: DraftPiece): Shown {
     const before = this.last.get(id);
@@ -81,7 +81,11 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
   const [busy, setBusy] = useState(false);
   const [bench] = useState(
     () =>
-      new Workbench({ settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices }),
+      new Workbench({
+        settings: defaultSettings(shop.homeUnit),
+        catalogue: catalogueOf(shop.lists),
+        prices: shop.prices,
+      }),
   );
   const { history, base, saved, stale } = state;
   const draft = history.now;
@@ -114,21 +118,21 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
 
   const actions = useMemo(
     () => ({
-      type: (path: Path, text: string) => edit((now, at) => typeLength(now, at, path, text, unit), true),
-      commit: (path: Path) => edit((now, at) => commitLength(now, at, path, unit), true),
+      type: (path: Path, text: string) => edit((now, index) => typeLength(now, index, path, text, unit), true),
+      commit: (path: Path) => edit((now, index) => commitLength(now, index, path, unit), true),
       put: (path: Path, value: unknown, join = false) =>
-        edit((now, at) => set(now, ['pieces', at, 'design', ...path], value), join),
+        edit((now, index) => set(now, ['pieces', index, 'design', ...path], value), join),
       /** The piece built another way. */
       build: (to: BuildCode) =>
-        edit((now, at) =>
+        edit((now, index) =>
           set(
             now,
-            ['pieces', at, 'design'],
-            withBuild(now.pieces[at]!.design, to, defaultSettings(shop.homeUnit), shop.house),
+            ['pieces', index, 'design'],
+            withBuild(now.pieces[index]!.design, to, defaultSettings(shop.homeUnit), shop.defaults),
           ),
         ),
       apply: (way: Edit) =>
-        edit((_now, at) => way.map((one) => ({ ...one, path: ['pieces', at, 'design', ...one.path] }))),
+        edit((_now, index) => way.map((change) => ({ ...change, path: ['pieces', index, 'design', ...change.path] }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
       addPiece: () => {
         edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
@@ -149,7 +153,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
           set(
             now,
             ['pieces'],
-            now.pieces.map((one) => ({ ...one, design: thaw(one.design) })),
+            now.pieces.map((piece) => ({ ...piece, design: thaw(piece.design) })),
           ),
         ),
       undo: () => setState((before) => ({ ...before, history: undo(before.history) })),
@@ -158,12 +162,12 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     [edit, shop, unit],
   );
 
-  const shown = draft.pieces.map((one) => bench.of(one));
-  const measured = draft.pieces.every((one) => unread(one, unit).length === 0);
-  const complete = measured && shown.every((one) => one.worked && one.issues.length === 0);
+  const shown = draft.pieces.map((piece) => bench.of(piece));
+  const measured = draft.pieces.every((piece) => unread(piece, unit).length === 0);
+  const complete = measured && shown.every((shown) => shown.worked && shown.issues.length === 0);
   const priced = complete
     ? priceOrder(
-        shown.map((one) => one.worked!.price!),
+        shown.map((shown) => shown.worked!.price!),
         shop.prices,
       )
     : undefined;
@@ -230,7 +234,7 @@ export function useDesk(order: OrderView | null, shop: ShopView, unit: Unit) {
     });
   }, [order, router, unit]);
 
-  const held = draft.pieces.some((one) => givenIn(one.design).length > 0);
+  const held = draft.pieces.some((piece) => givenIn(piece.design).length > 0);
   const forget = useCallback(() => keeping.current?.forget(), []);
 
   return {

@@ -32,7 +32,7 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
     .filter((plan) => plan.state === 'confirmed')
     .map((plan) => ({ plan, at: new Date(plan.at) }))
     .reverse();
-  const most = Math.max(
+  const limit = Math.max(
     0.1,
     max(rows.flatMap(({ plan }) => [share(plan.figures.sticks), share(plan.figures.sheets)])) ?? 0,
   );
@@ -42,7 +42,7 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
     [new Date(from.getTime() - day), new Date(to.getTime() + day)],
     [LEFT, Math.max(LEFT + 100, width - 90)],
   );
-  const y = scaleLinear([0, most], [HIGH - BOTTOM, 10]).nice(4);
+  const y = scaleLinear([0, limit], [HIGH - BOTTOM, 10]).nice(4);
   const series = [
     ['sticks', 'var(--ink)', 'Sticks'],
     ['sheets', 'var(--next)', 'Sheets'],
@@ -115,7 +115,7 @@ function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
 
 function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
   const { unit } = useUnit();
-  const open = plan.parts.filter((one) => !one.spoiled);
+  const open = plan.parts.filter((part) => !part.spoiled);
   const [part, setPart] = useState('');
   const [why, setWhy] = useState('');
   const [left, setLeft] = useState('');
@@ -123,9 +123,9 @@ function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
   const save = async () => {
     const sides = left.trim() === '' ? [] : left.split(/\s*[x×]\s*/);
     const read = sides.map((text) => parseLength(text, { unit }));
-    const wrong = read.flatMap((one) => (one.ok ? [] : one.issues));
+    const wrong = read.flatMap((outcome) => (outcome.ok ? [] : outcome.issues));
     if (wrong.length > 0) return setIssues(wrong);
-    const [length, height] = read.map((one) => (one.ok ? one.value : 0));
+    const [length, height] = read.map((outcome) => (outcome.ok ? outcome.value : 0));
     const answer = await send('spoil-cut', {
       planId: plan.id,
       part,
@@ -259,7 +259,7 @@ export function PlansMade({ first }: { first: RackView }) {
                 <tbody>
                   {rack.plans.map((plan) => {
                     const { sticks, sheets } = plan.figures;
-                    const spoiled = plan.parts.filter((one) => one.spoiled);
+                    const spoiled = plan.parts.filter((part) => part.spoiled);
                     return (
                       <tr key={plan.id} data-undone={plan.state === 'undone'}>
                         <td className="num">

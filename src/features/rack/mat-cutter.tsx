@@ -40,15 +40,15 @@ const clock = (seconds: number) => {
 /** The part of a path that is cut at a share of its time. */
 function upTo(points: readonly Dot[], share: number): Dot[] {
   if (share >= 1) return [...points];
-  const steps = points.map((point, at) =>
-    at === 0 ? 0 : Math.hypot(point[0] - points[at - 1]![0], point[1] - points[at - 1]![1]),
+  const steps = points.map((point, index) =>
+    index === 0 ? 0 : Math.hypot(point[0] - points[index - 1]![0], point[1] - points[index - 1]![1]),
   );
   let left = steps.reduce((sum, step) => sum + step, 0) * share;
   const done: Dot[] = [points[0]!];
-  for (let at = 1; at < points.length && left > 0; at += 1) {
-    const step = steps[at]!;
+  for (let index = 1; index < points.length && left > 0; index += 1) {
+    const step = steps[index]!;
     const part = step === 0 ? 1 : Math.min(1, left / step);
-    const [a, b] = [points[at - 1]!, points[at]!];
+    const [a, b] = [points[index - 1]!, points[index]!];
     done.push([a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part]);
     left -= step;
   }
@@ -70,8 +70,8 @@ function Bed({ play, now }: { play: Play; now: number }) {
       aria-label="The board on the cutter"
     >
       <rect x={0} y={0} width={w} height={h} fill="#f4ecdd" />
-      {play.cuts.map((cut, at) => (
-        <g key={at} data-layer={cut.layer}>
+      {play.cuts.map((cut, index) => (
+        <g key={index} data-layer={cut.layer}>
           <polyline points={text(cut.points)} />
           {now > cut.starts && (
             <polyline data-cut points={text(upTo(cut.points, (now - cut.starts) / (cut.ends - cut.starts)))} />
@@ -96,9 +96,9 @@ export function MatCutter({ first }: { first: RackView }) {
     if (!running || !play) return undefined;
     let last = performance.now();
     let frame = 0;
-    const tick = (at: number) => {
-      const gone = ((at - last) / 1000) * speed;
-      last = at;
+    const tick = (index: number) => {
+      const gone = ((index - last) / 1000) * speed;
+      last = index;
       setNow((before) => Math.min(play.seconds, before + gone));
       frame = requestAnimationFrame(tick);
     };
@@ -144,13 +144,13 @@ export function MatCutter({ first }: { first: RackView }) {
                     <span>
                       <b>{job.ticket}</b> {job.title}
                     </span>
-                    {job.mats.map((mat, at) => (
+                    {job.mats.map((mat, index) => (
                       <span key={mat.id}>
-                        <button type="button" onClick={() => void cutMat(job.ticket, at + 1)}>
-                          Cut mat {at + 1}
+                        <button type="button" onClick={() => void cutMat(job.ticket, index + 1)}>
+                          Cut mat {index + 1}
                         </button>{' '}
-                        <a href={`/api/v1/mats/${job.ticket}/${at + 1}.dxf`}>DXF</a>{' '}
-                        <a href={`/api/v1/mats/${job.ticket}/${at + 1}.svg`}>SVG</a>
+                        <a href={`/api/v1/mats/${job.ticket}/${index + 1}.dxf`}>DXF</a>{' '}
+                        <a href={`/api/v1/mats/${job.ticket}/${index + 1}.svg`}>SVG</a>
                       </span>
                     ))}
                   </li>
@@ -199,8 +199,8 @@ export function MatCutter({ first }: { first: RackView }) {
                   {clock(now)} <span className="soft">of {clock(play.seconds)}</span>
                 </p>
                 <ol>
-                  {play.cuts.map((cut, at) => (
-                    <li key={at} data-state={now >= cut.ends ? 'done' : now >= cut.starts ? 'doing' : 'todo'}>
+                  {play.cuts.map((cut, index) => (
+                    <li key={index} data-state={now >= cut.ends ? 'done' : now >= cut.starts ? 'doing' : 'todo'}>
                       <span>{LAYER_WORDS[cut.layer]}</span>
                       <Len value={lengthOf(cut.length)} />
                       <span className="num">{clock(cut.ends - cut.starts)}</span>

@@ -89,18 +89,18 @@ export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Type
   const save = async () => {
     const wrong: Record<string, readonly Issue[]> = {};
     const read = (text: string, path: string): Length => {
-      const found = parseLength(text, { unit });
-      if (found.ok) return found.value;
-      wrong[path] = found.issues;
+      const outcome = parseLength(text, { unit });
+      if (outcome.ok) return outcome.value;
+      wrong[path] = outcome.issues;
       return 1 as Length;
     };
     const long = read(typed.length, 'length');
     const height = typed.kind === 'sheet' ? read(typed.height, 'height') : null;
     const noGo = typed.dents
       .split(';')
-      .filter((one) => one.trim() !== '')
-      .map((one) => {
-        const [from = '', to = ''] = one.split(/\s+to\s+/);
+      .filter((text) => text.trim() !== '')
+      .map((text) => {
+        const [from = '', to = ''] = text.split(/\s+to\s+/);
         return { from: from.trim() === '0' ? 0 : read(from, 'noGo'), to: read(to, 'noGo') };
       });
     setIssues(wrong);
@@ -110,10 +110,10 @@ export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Type
     const answer = await send('put-rack-piece', piece);
     if (answer.ok) return onDone();
     const beside: Record<string, Issue[]> = {};
-    for (const one of answer.issues) {
-      const field = one.path?.split('.')[0] ?? '';
+    for (const issue of answer.issues) {
+      const field = issue.path?.split('.')[0] ?? '';
       const key = ['length', 'height', 'noGo'].includes(field) ? field : 'all';
-      beside[key] = [...(beside[key] ?? []), one];
+      beside[key] = [...(beside[key] ?? []), issue];
     }
     setIssues(beside);
   };
@@ -160,9 +160,9 @@ export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Type
           labelId="rack-material"
           onChange={(event) => put({ material: event.target.value })}
         >
-          {options.map((one) => (
-            <MenuItem key={one.code} value={one.code}>
-              {one.code}, {one.name}
+          {options.map((option) => (
+            <MenuItem key={option.code} value={option.code}>
+              {option.code}, {option.name}
             </MenuItem>
           ))}
         </Select>

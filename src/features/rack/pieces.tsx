@@ -103,7 +103,7 @@ function Row({ piece, longest, onEdit }: { piece: RackPieceView; longest: number
 }
 
 function Count({ rack, material }: { rack: RackView; material: string }) {
-  const level = rack.stock.find((one) => one.material === material);
+  const level = rack.stock.find((stock) => stock.material === material);
   const [onHand, setOnHand] = useState(String(level?.onHand ?? 0));
   const [minimum, setMinimum] = useState(String(level?.minimum ?? 0));
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -165,8 +165,8 @@ export function Rack({ first }: { first: RackView }) {
       Math.max(
         1,
         ...rack.pieces
-          .filter((one) => one.kind === kind)
-          .flatMap((one) => [toMm(one.length), one.height === null ? 0 : toMm(one.height)]),
+          .filter((piece) => piece.kind === kind)
+          .flatMap((piece) => [toMm(piece.length), piece.height === null ? 0 : toMm(piece.height)]),
       );
     return { stick: of('stick'), sheet: of('sheet') };
   }, [rack.pieces]);
@@ -188,7 +188,7 @@ export function Rack({ first }: { first: RackView }) {
       revision: piece.revision,
     });
   const scan = () => {
-    const piece = rack.pieces.find((one) => one.code.toLowerCase() === find.trim().toLowerCase());
+    const piece = rack.pieces.find((piece) => piece.code.toLowerCase() === find.trim().toLowerCase());
     if (piece) edit(piece);
   };
   const take = async (chosen: File | undefined) => {
@@ -203,8 +203,8 @@ export function Rack({ first }: { first: RackView }) {
     if (file.current) file.current.value = '';
   };
   const needle = find.trim().toLowerCase();
-  const shown = rack.pieces.filter((one) =>
-    [one.code, one.material, nameOf(rack, one.material), one.place, one.batch].some((text) =>
+  const shown = rack.pieces.filter((piece) =>
+    [piece.code, piece.material, nameOf(rack, piece.material), piece.place, piece.batch].some((text) =>
       text.toLowerCase().includes(needle),
     ),
   );
@@ -212,8 +212,8 @@ export function Rack({ first }: { first: RackView }) {
     ([list, title]) => ({
       title,
       materials: rack.lists[list].flatMap(({ code, name }) => {
-        const pieces = shown.filter((one) => one.material === code);
-        const kept = rack.stock.some((one) => one.material === code);
+        const pieces = shown.filter((rackPiece) => rackPiece.material === code);
+        const kept = rack.stock.some((stock) => stock.material === code);
         return pieces.length > 0 || (kept && needle === '') ? [{ code, name, pieces }] : [];
       }),
     }),
@@ -286,7 +286,7 @@ export function Rack({ first }: { first: RackView }) {
                       <h3>
                         {name} <span className="soft">{code}</span>
                         <Count
-                          key={JSON.stringify(rack.stock.find((one) => one.material === code))}
+                          key={JSON.stringify(rack.stock.find((stock) => stock.material === code))}
                           rack={rack}
                           material={code}
                         />

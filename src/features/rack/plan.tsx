@@ -30,8 +30,10 @@ const BUDGETS = [
   [30_000, 'Half a minute'],
 ] as const;
 
-const pieceOf = (one: RackPieceView): RackPiece =>
-  one.kind === 'stick' ? { ...one, kind: 'stick' } : { ...one, kind: 'sheet', w: one.length, h: one.height! };
+const pieceOf = (rackPiece: RackPieceView): RackPiece =>
+  rackPiece.kind === 'stick'
+    ? { ...rackPiece, kind: 'stick' }
+    : { ...rackPiece, kind: 'sheet', w: rackPiece.length, h: rackPiece.height! };
 
 function requestsOf(rack: RackView, tickets: ReadonlySet<string>) {
   const jobs = rack.jobs.filter((job) => tickets.has(job.ticket));
@@ -144,7 +146,7 @@ function Outcome({ figures, money, compared }: { figures: Both['sticks']; money:
 
 function BuyingTable({ rack, plans, state }: { rack: RackView; plans: Plans; state: ReturnType<typeof requestsOf> }) {
   const buying = buyingOf(state.requests.sticks, plans.sticks, state.wanted.frames, rack.lists.mouldings);
-  const stock = new Map(rack.stock.map((one) => [one.material, one.onHand]));
+  const stock = new Map(rack.stock.map((stock) => [stock.material, stock.onHand]));
   if (buying.length === 0) return null;
   return (
     <section className={styles.buying}>
@@ -162,17 +164,17 @@ function BuyingTable({ rack, plans, state }: { rack: RackView; plans: Plans; sta
         </thead>
         <tbody>
           {buying.flatMap(({ moulding, choices }) => {
-            const least = Math.min(...choices.map((one) => one.cents));
-            return choices.map((one, at) => (
-              <tr key={`${moulding} ${one.way}`} data-least={one.cents === least}>
-                <td>{at === 0 ? nameOf(rack, moulding) : ''}</td>
-                <td className="num">{at === 0 ? one.count : ''}</td>
-                <td className="num">{at === 0 ? (stock.get(moulding) ?? 0) : ''}</td>
+            const least = Math.min(...choices.map((choice) => choice.cents));
+            return choices.map((choice, index) => (
+              <tr key={`${moulding} ${choice.way}`} data-least={choice.cents === least}>
+                <td>{index === 0 ? nameOf(rack, moulding) : ''}</td>
+                <td className="num">{index === 0 ? choice.count : ''}</td>
+                <td className="num">{index === 0 ? (stock.get(moulding) ?? 0) : ''}</td>
                 <td>
-                  {WAY_NAMES[one.way]} {one.cents === least && <span className={styles.saved}>cheapest</span>}
+                  {WAY_NAMES[choice.way]} {choice.cents === least && <span className={styles.saved}>cheapest</span>}
                 </td>
-                <td className="num">{cents(one.cents)}</td>
-                <td className="num">{one.days}</td>
+                <td className="num">{cents(choice.cents)}</td>
+                <td className="num">{choice.days}</td>
               </tr>
             ));
           })}
@@ -236,12 +238,12 @@ export function Plan({ first }: { first: RackView }) {
   const rest = () => {
     if (!planned || !plans) return;
     const kept = {
-      sticks: plans.sticks.bars.filter((_, at) => locked.sticks.has(at)),
-      sheets: plans.sheets.sheets.filter((_, at) => locked.sheets.has(at)),
+      sticks: plans.sticks.bars.filter((_, index) => locked.sticks.has(index)),
+      sheets: plans.sheets.sheets.filter((_, index) => locked.sheets.has(index)),
     };
     setLocked({
-      sticks: new Set(kept.sticks.map((_, at) => at)),
-      sheets: new Set(kept.sheets.map((_, at) => at)),
+      sticks: new Set(kept.sticks.map((_, index) => index)),
+      sheets: new Set(kept.sheets.map((_, index) => index)),
     });
     planning.start(planned.requests, budget, kept);
   };
@@ -265,7 +267,7 @@ export function Plan({ first }: { first: RackView }) {
     const answer = await send('confirm-plan', payload);
     setBusy(false);
     if (answer.ok) return router.push('/rack/plans');
-    if (answer.issues.some((one) => one.code === 'plan-rack-changed')) {
+    if (answer.issues.some((issue) => issue.code === 'plan-rack-changed')) {
       const now = await refresh();
       if (now) {
         const there = new Set(planned.tickets.filter((ticket) => now.jobs.some((job) => job.ticket === ticket)));
@@ -277,10 +279,10 @@ export function Plan({ first }: { first: RackView }) {
   const figures = planned && plans ? figuresOf(planned.requests, plans, apart ?? NOT_KNOWN) : undefined;
   const name = (code: string) => nameOf(rack, code);
   const unmade = plans ? [...plans.sticks.unmade, ...plans.sheets.unmade] : [];
-  const flip = (kind: 'sticks' | 'sheets', at: number) =>
+  const flip = (kind: 'sticks' | 'sheets', index: number) =>
     setLocked((before) => {
       const next = new Set(before[kind]);
-      if (!next.delete(at)) next.add(at);
+      if (!next.delete(index)) next.add(index);
       return { ...before, [kind]: next };
     });
   const anyLocked = locked.sticks.size + locked.sheets.size > 0;
@@ -365,9 +367,9 @@ export function Plan({ first }: { first: RackView }) {
                       plan={plans.sticks}
                       name={name}
                       locked={locked.sticks}
-                      onLock={(at) => flip('sticks', at)}
-                      onMove={(leg, at) => {
-                        const moved = moveLeg(planned.requests.sticks, plans.sticks, leg, at);
+                      onLock={(index) => flip('sticks', index)}
+                      onMove={(leg, index) => {
+                        const moved = moveLeg(planned.requests.sticks, plans.sticks, leg, index);
                         setIssues(moved.ok ? [] : moved.issues);
                         if (moved.ok) planning.set({ ...plans, sticks: moved.value });
                       }}
@@ -380,7 +382,7 @@ export function Plan({ first }: { first: RackView }) {
                     plan={plans.sheets}
                     name={name}
                     locked={locked.sheets}
-                    onLock={(at) => flip('sheets', at)}
+                    onLock={(index) => flip('sheets', index)}
                   />
                 )}
               </div>

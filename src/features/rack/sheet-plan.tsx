@@ -20,7 +20,7 @@ interface Props {
 function OneSheet({ sheet, index, props }: { sheet: PlannedSheet; index: number; props: Props }) {
   const { request, locked, onLock } = props;
   const { unit } = useUnit();
-  const material = request.materials.find((one) => one.id === sheet.material)!;
+  const material = request.materials.find((material) => material.id === sheet.material)!;
   const rack = material.rack.find((one) => one.id === sheet.source);
   const size = rack ?? material.stock[0]!;
   const parts = new Map(request.parts.map((part) => [part.id, part]));
@@ -52,8 +52,8 @@ function OneSheet({ sheet, index, props }: { sheet: PlannedSheet; index: number;
         label={`${rack?.id ?? 'new sheet'}: ${sheet.parts.length} parts`}
       />
       <ol className={styles.cuts}>
-        {sheet.cuts.map((cut, at) => (
-          <li key={at}>
+        {sheet.cuts.map((cut, index) => (
+          <li key={index}>
             {cut.axis === 'x' ? 'from the left' : 'from the top'} <Len value={lengthOf(cut.at)} fine />
           </li>
         ))}

@@ -25,22 +25,22 @@ interface Props {
 
 /** Equal legs behind one another are one setting of the stop. */
 function stops(bar: PlannedBar, lengths: ReadonlyMap<string, number>) {
-  const found: { length: number; legs: string[]; ends: number[] }[] = [];
-  for (const { leg, at } of bar.pieces) {
+  const list: { length: number; legs: string[]; ends: number[] }[] = [];
+  for (const { leg, at: index } of bar.pieces) {
     const long = lengths.get(leg)!;
-    const last = found.at(-1);
+    const last = list.at(-1);
     if (last?.length === long) {
       last.legs.push(leg);
-      last.ends.push(at + long);
-    } else found.push({ length: long, legs: [leg], ends: [at + long] });
+      last.ends.push(index + long);
+    } else list.push({ length: long, legs: [leg], ends: [index + long] });
   }
-  return found;
+  return list;
 }
 
 function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; width: number; props: Props & Chosen }) {
   const { request, locked, onLock, onMove, chosen, onChoose } = props;
   const { unit } = useUnit();
-  const profile = request.profiles.find((one) => one.id === bar.profile)!;
+  const profile = request.profiles.find((profile) => profile.id === bar.profile)!;
   const rack = profile.rack.find((one) => one.id === bar.source);
   const length = rack?.length ?? profile.stock[0]!.length;
   const lengths = new Map(request.frames.flatMap((frame) => frame.legs.map((leg) => [leg.id, leg.length] as const)));
@@ -95,7 +95,7 @@ function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; w
             <b>
               <Len value={lengthOf(stop.length)} fine />
             </b>
-            {stop.legs.map((leg, at) => (
+            {stop.legs.map((leg, index) => (
               <button
                 key={leg}
                 type="button"
@@ -104,7 +104,7 @@ function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; w
                 onClick={() => onChoose(chosen?.leg === leg ? undefined : { leg, profile: bar.profile })}
               >
                 {leg} <span className="soft">to </span>
-                <Len value={lengthOf(stop.ends[at]!)} />
+                <Len value={lengthOf(stop.ends[index]!)} />
               </button>
             ))}
           </li>

@@ -22,9 +22,9 @@ export function PinForm({ title, asksWas = false, onCancel, onPin }: Props) {
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const submit = async () => {
     if (form.pin !== form.again) return setIssues([issue('pins-differ', {}, 'again')]);
-    const found = await onPin(form.pin, form.was);
-    setIssues(found);
-    if (found.length === 0) setForm(EMPTY);
+    const issues = await onPin(form.pin, form.was);
+    setIssues(issues);
+    if (issues.length === 0) setForm(EMPTY);
   };
   const field = (key: keyof typeof EMPTY, label: string, first: boolean) => (
     <label>

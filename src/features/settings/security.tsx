@@ -31,26 +31,26 @@ function People({ people }: { people: readonly Person[] }) {
       <Trouble issues={issues} />
       <table className={styles.list}>
         <tbody>
-          {people.map((one) => (
-            <tr key={one.id}>
-              <td className={one.active ? undefined : 'soft'}>{one.name}</td>
-              <td className="soft">{one.active ? one.role : 'has left'}</td>
+          {people.map((person) => (
+            <tr key={person.id}>
+              <td className={person.active ? undefined : 'soft'}>{person.name}</td>
+              <td className="soft">{person.active ? person.role : 'has left'}</td>
               <td>
                 <span className={styles.right}>
-                  {one.active ? (
+                  {person.active ? (
                     <>
-                      <Button variant="text" onClick={() => setAsking({ person: one, what: 'change-pin' })}>
+                      <Button variant="text" onClick={() => setAsking({ person: person, what: 'change-pin' })}>
                         New PIN
                       </Button>
-                      <Button variant="text" onClick={() => void give('end-sessions', { staffId: one.id })}>
+                      <Button variant="text" onClick={() => void give('end-sessions', { staffId: person.id })}>
                         Sign out
                       </Button>
-                      <Button variant="text" onClick={() => void give('remove-person', { staffId: one.id })}>
+                      <Button variant="text" onClick={() => void give('remove-person', { staffId: person.id })}>
                         Remove
                       </Button>
                     </>
                   ) : (
-                    <Button variant="text" onClick={() => setAsking({ person: one, what: 're-admit-person' })}>
+                    <Button variant="text" onClick={() => setAsking({ person: person, what: 're-admit-person' })}>
                       Let in again
                     </Button>
                   )}
@@ -103,17 +103,17 @@ export function Security({ view }: { view: SecurityView }) {
             </tr>
           </thead>
           <tbody>
-            {view.sessions.map((one) => (
-              <tr key={one.id}>
+            {view.sessions.map((session) => (
+              <tr key={session.id}>
                 <td>
-                  {one.name} {one.here && <span className="soft">(this screen)</span>}
+                  {session.name} {session.here && <span className="soft">(this screen)</span>}
                 </td>
-                <td>{addressText(one.address)}</td>
+                <td>{addressText(session.address)}</td>
                 <td>
-                  <time dateTime={one.since}>{momentText(one.since)}</time>
+                  <time dateTime={session.since}>{momentText(session.since)}</time>
                 </td>
                 <td>
-                  <time dateTime={one.seen}>{momentText(one.seen)}</time>
+                  <time dateTime={session.seen}>{momentText(session.seen)}</time>
                 </td>
               </tr>
             ))}
@@ -134,16 +134,16 @@ export function Security({ view }: { view: SecurityView }) {
               </tr>
             </thead>
             <tbody>
-              {view.events.map((one) => (
-                <tr key={one.id}>
+              {view.events.map((event) => (
+                <tr key={event.id}>
                   <td>
-                    <time dateTime={one.at}>{momentText(one.at)}</time>
+                    <time dateTime={event.at}>{momentText(event.at)}</time>
                   </td>
-                  <td>{one.what}</td>
-                  <td>{one.person}</td>
-                  <td>{addressText(one.address)}</td>
+                  <td>{event.what}</td>
+                  <td>{event.person}</td>
+                  <td>{addressText(event.address)}</td>
                   <td className="soft">
-                    {Object.entries(one.detail)
+                    {Object.entries(event.detail)
                       .filter(([key]) => key !== 'session')
                       .map(([key, value]) => `${key} ${String(value)}`)
                       .join(', ')}

@@ -87,13 +87,13 @@ function BackUps({ backUps }: { backUps: readonly BackUpView[] }) {
           </tr>
         </thead>
         <tbody>
-          {backUps.map((one) => (
-            <tr key={one.name}>
+          {backUps.map((backUp) => (
+            <tr key={backUp.name}>
               <td>
-                <time dateTime={one.at}>{momentText(one.at)}</time>
+                <time dateTime={backUp.at}>{momentText(backUp.at)}</time>
               </td>
-              <td>{one.name}</td>
-              <td className="num">{bytesText(one.bytes)}</td>
+              <td>{backUp.name}</td>
+              <td className="num">{bytesText(backUp.bytes)}</td>
             </tr>
           ))}
           {backUps.length === 0 && (

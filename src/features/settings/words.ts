@@ -26,8 +26,8 @@ export const bytesText = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 /** Day and time as the screen's clock has them. */
-export function momentText(at: string): string {
-  const day = new Date(at);
+export function momentText(path: string): string {
+  const day = new Date(path);
   const date = day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
   return `${date}, ${day.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
 }

@@ -21,8 +21,8 @@ export function SignIn({ shop, people, demo }: Props) {
   const [pin, setPin] = useState('');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const field = useRef<HTMLInputElement>(null);
-  const choose = (one: string) => {
-    setName(one);
+  const choose = (text: string) => {
+    setName(text);
     setIssues([]);
     field.current?.focus();
   };
@@ -45,9 +45,9 @@ export function SignIn({ shop, people, demo }: Props) {
         </div>
         <fieldset className={styles.people}>
           <legend>Who is at the bench?</legend>
-          {people.map((one) => (
-            <button key={one} type="button" aria-pressed={one === name} onClick={() => choose(one)}>
-              {one}
+          {people.map((text) => (
+            <button key={text} type="button" aria-pressed={text === name} onClick={() => choose(text)}>
+              {text}
             </button>
           ))}
         </fieldset>

@@ -44,9 +44,9 @@ const border = (inches: [string, string], millimetres: [string, string]): SumFie
 
 /** Exactly as the job has it: a figure that is not whole in 1/64 in comes in millimetres. */
 const text = exactText;
-const sized = (path: string, of: Size, unit: Unit): Values => ({
-  [`${path}.w`]: text(of.w, unit),
-  [`${path}.h`]: text(of.h, unit),
+const sized = (path: string, size: Size, unit: Unit): Values => ({
+  [`${path}.w`]: text(size.w, unit),
+  [`${path}.h`]: text(size.h, unit),
 });
 const own = (worked: WorkedOut, key: string): Length | undefined => {
   const value = worked.resolved.design.own?.[key];

@@ -77,18 +77,18 @@ function Answer({ done, stale, unit }: { done: Done; stale: boolean; unit: Unit 
   );
 }
 
-function Drawing({ of, done, unit }: { of: BenchSum; done: Done | undefined; unit: Unit }) {
+function Drawing({ of: benchSum, done, unit }: { of: BenchSum; done: Done | undefined; unit: Unit }) {
   const [ref, box] = useBox<HTMLDivElement>();
   const scene = useMemo(() => {
     if (!done) return undefined;
     const figures = figuresOf(done.answer, unit, figuresOf(done.body, unit));
     const parts = (done.body.parts ?? []) as readonly { material: string }[];
     return sumScene(
-      of.scene,
+      benchSum.scene,
       (key) => figures.get(key) ?? 0,
-      parts.map((one) => one.material),
+      parts.map((part) => part.material),
     );
-  }, [of, done, unit]);
+  }, [benchSum, done, unit]);
   return (
     <div ref={ref} className={styles.drawing}>
       {scene && box.width > 0 && (
@@ -96,7 +96,7 @@ function Drawing({ of, done, unit }: { of: BenchSum; done: Done | undefined; uni
           scene={scene}
           width={box.width - 28}
           height={box.height - 28}
-          label={of.name}
+          label={benchSum.name}
           letters={15}
           ground="var(--wall)"
         />
@@ -106,7 +106,7 @@ function Drawing({ of, done, unit }: { of: BenchSum; done: Done | undefined; uni
 }
 
 function Fields({
-  of,
+  of: benchSum,
   values,
   issues,
   onType,
@@ -118,14 +118,14 @@ function Fields({
 }) {
   return (
     <div className={styles.fields} data-fields>
-      {of.fields.map(({ path, label, kind }) => (
-        <div key={path} className={styles.field} data-wrong={issues.some((one) => one.path === path)}>
+      {benchSum.fields.map(({ path, label, kind }) => (
+        <div key={path} className={styles.field} data-wrong={issues.some((issue) => issue.path === path)}>
           <label>
             {label}
             {typeof kind === 'object' ? (
               <select value={values[path] ?? ''} onChange={(event) => onType(path, event.target.value)}>
-                {kind.of.map((one) => (
-                  <option key={one}>{one}</option>
+                {kind.of.map((text) => (
+                  <option key={text}>{text}</option>
                 ))}
               </select>
             ) : (
@@ -157,13 +157,13 @@ function keptValues(): AllValues {
 
 export function Sums({ job, first }: { job: JobView | null; first: string | undefined }) {
   const { unit } = useUnit();
-  const [key, setKey] = useState(BENCH_SUMS.some((one) => one.key === first) ? first! : BENCH_SUMS[0]!.key);
-  const of = BENCH_SUMS.find((one) => one.key === key)!;
+  const [key, setKey] = useState(BENCH_SUMS.some((benchSum) => benchSum.key === first) ? first! : BENCH_SUMS[0]!.key);
+  const of = BENCH_SUMS.find((benchSum) => benchSum.key === key)!;
   const [all, setAll] = useState<AllValues>(() => {
     if (!job) return keptValues();
-    const filled = BENCH_SUMS.flatMap((one) => {
-      const values = one.from(job.worked, unit);
-      return values ? [[one.key, { ...firstValues(one, unit), ...values }]] : [];
+    const filled = BENCH_SUMS.flatMap((benchSum) => {
+      const values = benchSum.from(job.worked, unit);
+      return values ? [[benchSum.key, { ...firstValues(benchSum, unit), ...values }]] : [];
     });
     return Object.fromEntries(filled) as AllValues;
   });
@@ -180,9 +180,14 @@ export function Sums({ job, first }: { job: JobView | null; first: string | unde
     <main className={styles.sums}>
       <nav className={styles.list} aria-label="Bench sums">
         <h1>Bench sums</h1>
-        {BENCH_SUMS.map((one) => (
-          <button key={one.key} type="button" aria-current={one.key === key} onClick={() => setKey(one.key)}>
-            {one.name}
+        {BENCH_SUMS.map((benchSum) => (
+          <button
+            key={benchSum.key}
+            type="button"
+            aria-current={benchSum.key === key}
+            onClick={() => setKey(benchSum.key)}
+          >
+            {benchSum.name}
           </button>
         ))}
         {job ? (

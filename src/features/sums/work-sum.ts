@@ -7,7 +7,7 @@ import { type Outcome, bad, issue } from '@/core/issue';
 import type { BenchSum, Values } from './bench-sums';
 
 export const firstValues = ({ fields }: BenchSum, unit: Unit): Values =>
-  Object.fromEntries(fields.map((one) => [one.path, one.first[unit === 'in' ? 0 : 1]]));
+  Object.fromEntries(fields.map((field) => [field.path, field.first[unit === 'in' ? 0 : 1]]));
 
 /** A path with dots put into a nested body. */
 function put(body: Record<string, unknown>, path: string, value: unknown): void {
@@ -36,10 +36,10 @@ function weightBody(values: Values): Record<string, unknown> {
   };
 }
 
-function bodyOf(of: BenchSum, values: Values, unit: Unit): Record<string, unknown> {
-  if (of.key === 'weight') return { unit, ...weightBody(values) };
-  const body: Record<string, unknown> = { unit, ...of.also };
-  for (const { path, kind } of of.fields) {
+function bodyOf(benchSum: BenchSum, values: Values, unit: Unit): Record<string, unknown> {
+  if (benchSum.key === 'weight') return { unit, ...weightBody(values) };
+  const body: Record<string, unknown> = { unit, ...benchSum.also };
+  for (const { path, kind } of benchSum.fields) {
     const value = values[path]?.trim() ?? '';
     if (value === '') continue;
     if (kind === 'whole') put(body, path, Number.parseInt(value, 10));
@@ -49,7 +49,7 @@ function bodyOf(of: BenchSum, values: Values, unit: Unit): Record<string, unknow
         path,
         value
           .split(',')
-          .map((one) => one.trim())
+          .map((text) => text.trim())
           .filter(Boolean),
       );
     else put(body, path, value);

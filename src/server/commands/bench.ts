@@ -18,7 +18,7 @@ import {
   touchJob,
 } from '@/db/queries/jobs';
 import { paymentsOf, setOrderState } from '@/db/queries/orders';
-import type { Done, Handler } from '../door';
+import type { CommandResult, Handler } from '../door';
 import { freshOrder } from './orders';
 
 async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{ job: JobRow; steps: StepRow[] }>> {
@@ -29,7 +29,7 @@ async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{
   return good({ job, steps: await stepsOf(tx, id) });
 }
 
-const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<Done> =>
+const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<CommandResult> =>
   good({
     result: { revision: job.revision + 1 },
     audit: [{ what, entity: 'job', entityId: job.id, before, after }],

@@ -1,5 +1,5 @@
 /** The books change by editions: a supplier's list, all rows or none; a rule of price. */
-import { type PlannedRow, planningImport, readingMouldingList } from '@/core/books/moulding-list';
+import { type PlannedRow, planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
 import { bad, good, issue } from '@/core/issue';
 import {
   type PlacedMoulding,
@@ -41,7 +41,7 @@ async function fill(db: Db, edition: number, todo: readonly PlannedRow[]): Promi
   }
 }
 
-export const readyImport: Readying<'import-mouldings'> = async (payload, { house: { db }, now, by }) => {
+export const readyImport: Readying<'import-mouldings'> = async (payload, { app: { db }, now, by }) => {
   const current = await latestEdition(db);
   if (current !== payload.edition) return bad(issue('books-stale', { seen: payload.edition, now: current }));
   const list = await inSlices(readingMouldingList(payload.text));

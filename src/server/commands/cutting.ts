@@ -140,8 +140,8 @@ async function take(tx: Tx, comes: Comes, now: Date, by: By): Promise<PlanEffect
   return { used, made, stock, codes };
 }
 
-export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...asked }, { house, now, by, role }) => {
-  const books = await house.booksIn(tx);
+export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...asked }, { app, now, by, role }) => {
+  const books = await app.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const { requests, wanted, missing } = await cutRequests(tx, books, tickets);
   if (missing[0]) return bad(issue('plan-rack-changed', { what: missing[0] }));

@@ -26,7 +26,7 @@ import {
 import { dayOf, daysAfter } from '../clock';
 import { standing } from '../quotes';
 import type { Context, Handler } from '../door';
-import type { Books } from '../house';
+import type { ShopData } from '../app-context';
 
 /** The order, held for this transaction, if it is what the caller last saw. */
 export async function freshOrder(tx: Tx, id: string, revision: number): Promise<Outcome<OrderRow>> {
@@ -37,14 +37,14 @@ export async function freshOrder(tx: Tx, id: string, revision: number): Promise<
   return good(order);
 }
 
-const shopOf = ({ settings, catalogue, prices }: Books) => ({ settings, books: catalogue, prices });
+const shopOf = ({ settings, catalogue, prices }: ShopData) => ({ settings, catalogue, prices });
 
 async function workPieces(
   tx: Tx,
-  { house }: Context,
+  { app }: Context,
   pieces: readonly { id: string; design: Design }[],
-): Promise<Outcome<{ books: Books; worked: WorkedOut[] }>> {
-  const books = await house.booksIn(tx);
+): Promise<Outcome<{ books: ShopData; worked: WorkedOut[] }>> {
+  const books = await app.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const worked: WorkedOut[] = [];
   for (const [index, piece] of pieces.entries()) {
@@ -59,7 +59,7 @@ async function writeQuote(
   tx: Tx,
   payload: Payload<'save-quote'>,
   { now, by }: Context,
-  books: Books,
+  books: ShopData,
 ): Promise<Outcome<{ number: number; before?: OrderRow }>> {
   const held = payload.pieces.some((piece) => givenIn(piece.design).length > 0);
   const row = {
@@ -170,7 +170,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const edition = (await context.house.booksIn(tx))?.prices.edition ?? 0;
+  const edition = (await context.app.booksIn(tx))?.prices.edition ?? 0;
   const { designs: pieces } = standing(order.value, await piecesOf(tx, orderId), edition, dayOf(context.now));
   const found = await workPieces(tx, context, pieces);
   if (!found.ok) return found;

@@ -18,7 +18,13 @@ import type { Handler, Readying } from '../door';
 import { tryPin } from '../pin-tries';
 import { hashPin } from '../pins';
 import { logSecurity } from '../security-log';
-import { STARTING_BACKINGS, STARTING_GLAZINGS, STARTING_HOUSE, STARTING_MATS, startingPrices } from '../starting-books';
+import {
+  STARTING_BACKINGS,
+  STARTING_GLAZINGS,
+  STARTING_MATERIALS,
+  STARTING_MATS,
+  startingPrices,
+} from '../starting-books';
 
 const codeFits = (typed: string, wanted: string) => {
   const [a, b] = [typed, wanted].map((text) => Buffer.from(text.replace(/[^0-9a-z]/gi, '').toUpperCase()));
@@ -26,9 +32,9 @@ const codeFits = (typed: string, wanted: string) => {
 };
 
 /** A new shop belongs to who can read its console. */
-export const readySetUp: Readying<'set-up-shop'> = async ({ pin, code }, { house, address = 'local' }) => {
-  if (house.setUpCode !== undefined && !codeFits(code, house.setUpCode)) {
-    await logSecurity(house, { what: 'set-up code wrong', address });
+export const readySetUp: Readying<'set-up-shop'> = async ({ pin, code }, { app, address = 'local' }) => {
+  if (app.setUpCode !== undefined && !codeFits(code, app.setUpCode)) {
+    await logSecurity(app, { what: 'set-up code wrong', address });
     return bad(issue('set-up-code', {}, 'code'));
   }
   return good(await hashPin(pin));
@@ -42,7 +48,7 @@ export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now, read
     name: payload.shop,
     home_unit: homeUnit,
     prices: startingPrices(),
-    house: STARTING_HOUSE,
+    house: STARTING_MATERIALS,
     demo: false,
   });
   await insertStaff(tx, { id, name: payload.owner, role: 'owner', pin_hash: ready as string });
@@ -73,13 +79,13 @@ export const addStaff: Handler<'add-staff'> = async (tx, { id, name, role }, { r
 /** The PIN that was is looked at before the transaction; the owner may set another's without it. */
 export const readyChange: Readying<'change-pin'> = async (
   { staffId, was, pin },
-  { house, by, address = 'local', session },
+  { app, by, address = 'local', session },
 ) => {
-  const [staff, asker] = [await staffById(house.db, staffId), by === null ? undefined : await staffById(house.db, by)];
+  const [staff, asker] = [await staffById(app.db, staffId), by === null ? undefined : await staffById(app.db, by)];
   if (!staff || !asker) return bad(issue('staff-unknown'));
   if (by !== staffId)
     return asker.role === 'owner' ? good(await hashPin(pin)) : bad(issue('role-not-permitted', { role: asker.role }));
-  const right = await tryPin(house, staff, was, { place: `session ${session ?? address}`, address });
+  const right = await tryPin(app, staff, was, { place: `session ${session ?? address}`, address });
   if (!right.ok) return bad(...right.issues.map((one) => ({ ...one, path: 'was' })));
   return good(await hashPin(pin));
 };

@@ -28,8 +28,8 @@ function pieceIssues(one: Pick<NewPiece, 'kind' | 'length' | 'height' | 'noGo'>)
   return found;
 }
 
-export const putRackPiece: Handler<'put-rack-piece'> = async (tx, payload, { house, now, by }) => {
-  const books = await house.booksIn(tx);
+export const putRackPiece: Handler<'put-rack-piece'> = async (tx, payload, { app, now, by }) => {
+  const books = await app.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   if (!knownMaterials(books.lists)[payload.kind].has(payload.material))
     return bad(issue('material-unknown', { code: payload.material }, 'material'));
@@ -60,8 +60,8 @@ export const removeRackPiece: Handler<'remove-rack-piece'> = async (tx, { id, re
   });
 };
 
-export const setStock: Handler<'set-stock'> = async (tx, { material, onHand, minimum, revision }, { house }) => {
-  const books = await house.booksIn(tx);
+export const setStock: Handler<'set-stock'> = async (tx, { material, onHand, minimum, revision }, { app }) => {
+  const books = await app.booksIn(tx);
   const known = books && knownMaterials(books.lists);
   if (!known || !(known.stick.has(material) || known.sheet.has(material)))
     return bad(issue('material-unknown', { code: material }, 'material'));
@@ -74,8 +74,8 @@ export const setStock: Handler<'set-stock'> = async (tx, { material, onHand, min
   });
 };
 
-export const importRack: Handler<'import-rack'> = async (tx, { text, file }, { house, now, by }) => {
-  const books = await house.booksIn(tx);
+export const importRack: Handler<'import-rack'> = async (tx, { text, file }, { app, now, by }) => {
+  const books = await app.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const { pieces, issues } = readRackList(text, knownMaterials(books.lists));
   const wrong = [

@@ -6,7 +6,7 @@ import type { StepKey } from '@/core/route/steps';
 import type { Queries } from '@/db/client';
 import { agreedOfAll, openJobs, stepsOfAll } from '@/db/queries/jobs';
 import { partsOfTickets, pieceOf, rackThere } from '@/db/queries/rack';
-import type { Books } from '../house';
+import type { ShopData } from '../app-context';
 
 /** Every open job with something to cut that no plan has yet, the earliest promise first. */
 export async function cutJobs(db: Queries): Promise<CutJobView[]> {
@@ -78,7 +78,7 @@ export const allWanted = (jobs: readonly Pick<CutJobView, 'wanted'>[]): Wanted =
 /** The request for some jobs as the rack and the books stand, and who each part is for. */
 export async function cutRequests(
   db: Queries,
-  books: Books,
+  books: ShopData,
   tickets: readonly string[],
 ): Promise<{ requests: CutRequests; wanted: Wanted; missing: string[] }> {
   const chosen = new Set(tickets);

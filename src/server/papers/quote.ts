@@ -87,7 +87,7 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number):
 
 /** The result of each piece: as agreed, or as the books are now. */
 function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
-  const books = { settings: defaultSettings(shop.homeUnit), books: catalogueOf(shop.lists), prices: shop.prices };
+  const books = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists), prices: shop.prices };
   return order.pieces.flatMap((one) => {
     if (one.agreed) return [one.agreed];
     const result = workOut(one.design, books);

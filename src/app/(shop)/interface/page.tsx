@@ -1,6 +1,6 @@
 import { OpenInterface } from '@/features/books/open-interface';
 import { pageViewer } from '@/server/access';
-import { openApi } from '@/server/open';
+import { openApi } from '@/server/public-api';
 
 export const metadata = { title: 'Open interface' };
 

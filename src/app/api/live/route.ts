@@ -3,7 +3,7 @@ import { route } from '@/server/access';
 export const dynamic = 'force-dynamic';
 
 /** Server-sent events: what changed, the moment it is committed, until the session ends. A comment now and then keeps the line open. */
-export const GET = route('GET /api/live', async (request, { house: { bus }, session }) => {
+export const GET = route('GET /api/live', async (request, { app: { bus }, session }) => {
   const text = new TextEncoder();
   let hangUp = () => {};
   const stream = new ReadableStream<Uint8Array>({

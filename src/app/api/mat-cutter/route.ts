@@ -8,7 +8,7 @@ const LARGEST = 2_000_000;
 /** Gives the cutter a DXF file; answers the cuts it will make, or why not. */
 export const POST = route(
   'POST /api/mat-cutter',
-  async (request, { house: { matCutter } }) => {
+  async (request, { app: { matCutter } }) => {
     const text = await readText(request, LARGEST);
     if (text === undefined) return problem([issue('body-too-large', { most: `${LARGEST / 1000} kB` })]);
     const play = matCutter.take(text);

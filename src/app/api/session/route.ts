@@ -9,12 +9,12 @@ import { COOKIE, DEVICE_COOKIE, DEVICE_DAYS, signIn, signOut } from '@/server/se
 const body = z.object({ name: z.string().min(1).max(60), pin: z.string().min(1).max(20) });
 const DAY_SECONDS = 86_400;
 
-export const POST = openRoute('POST /api/session', async (request, house) => {
+export const POST = openRoute('POST /api/session', async (request, app) => {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
   if (!checked.success) return problem([issue('input-wrong', { reason: 'a name and a PIN are needed' }, 'pin')]);
-  const result = await signIn(house, checked.data.name, checked.data.pin, await caller());
+  const result = await signIn(app, checked.data.name, checked.data.pin, await caller());
   if (!result.ok) return problem(result.issues);
   const { cookie, device, person, seconds } = result.value;
   const secure = request.headers.get('x-lopren-scheme') === 'https';
@@ -25,8 +25,8 @@ export const POST = openRoute('POST /api/session', async (request, house) => {
   return Response.json({ name: person.name, role: person.role });
 });
 
-export const DELETE = openRoute('DELETE /api/session', async (_request, house) => {
-  await signOut(house, await caller());
+export const DELETE = openRoute('DELETE /api/session', async (_request, app) => {
+  await signOut(app, await caller());
   (await cookies()).delete(COOKIE);
   return new Response(null, { status: 204 });
 });

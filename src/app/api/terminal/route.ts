@@ -5,15 +5,13 @@ import { readJson } from '@/server/http';
 const body = z.object({ acts: z.enum(['pays', 'is declined', 'walks away']) });
 
 /** Which terminal stands there: a simulated one tells what the person at it does next. */
-export const GET = route('GET /api/terminal', async (_request, { house }) =>
-  Response.json({ acts: house.terminal.acts }),
-);
+export const GET = route('GET /api/terminal', async (_request, { app }) => Response.json({ acts: app.terminal.acts }));
 
 /** What the person at the simulated card terminal does next. A real terminal has no such door. */
-export const POST = route('POST /api/terminal', async (request, { house }) => {
+export const POST = route('POST /api/terminal', async (request, { app }) => {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
-  if (checked.success) house.terminal.next(checked.data.acts);
-  return Response.json({ acts: house.terminal.acts });
+  if (checked.success) app.terminal.next(checked.data.acts);
+  return Response.json({ acts: app.terminal.acts });
 });

@@ -2,7 +2,7 @@
 import { inches, mm } from '../../units/length';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { layered, spaced } from '../lay-up';
+import { layered, spaced } from '../lay-ups';
 
 export const bare = build({
   publicName: 'bare',
@@ -13,7 +13,7 @@ export const bare = build({
   },
   uses: ['moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const laid = layered({ ...job, design: { ...job.design, mats: [] }, mats: [] });
     return own.spacers && job.glazing.type !== 'none' ? spaced(job, laid, own.stripWidth, own.stripDepth) : laid;
   },

@@ -2,15 +2,15 @@
 import { fits, fitted } from '../../sizing/borders';
 import { packageOfSeat } from '../../sizing/match';
 import { type Length, length, mm, size } from '../../units/length';
-import { Notebook } from '../../working';
-import { type Job, build } from '../build';
-import { layered, packageAs } from '../lay-up';
+import { WorkingsLog } from '../../working';
+import { type ResolvedPiece, build } from '../build';
+import { layered, packageAs } from '../lay-ups';
 import { matted } from '../matting';
 
 /** How a mat is fitted to the seat when nobody chose: heavier below where the frame lets it, else centred. */
-function usualFit(job: Job, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {
+function usualFit(job: ResolvedPiece, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {
   if (job.design.border.mode === 'equal') return 'centred';
-  const open = matted({ ...job, book: new Notebook(false) })?.opening;
+  const open = matted({ ...job, log: new WorkingsLog(false) })?.opening;
   if (!open) return 'centred';
   return fits(fitted(pack, open, 'bottom-heavy'), 'bottom-heavy') ? 'bottom-heavy' : 'centred';
 }
@@ -22,11 +22,11 @@ export const customerFrame = build({
   fields: { seat: { kind: 'sides' } },
   uses: ['window', 'mats', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const { design, piece } = job;
     const { allowance } = design.frame;
     // Until it is measured, the seat is taken to suit what goes in.
-    const open = own.seat ? undefined : matted({ ...job, book: new Notebook(false) });
+    const open = own.seat ? undefined : matted({ ...job, log: new WorkingsLog(false) });
     const seat = own.seat && { top: own.seat.top, bottom: own.seat.bottom, left: own.seat.left, right: own.seat.right };
     const pack = seat ? packageOfSeat(seat, allowance) : (open?.package ?? piece.larger);
     const noted = packageAs(job, pack, seat ? 'seat − allowance' : 'package', (key): Record<string, Length> =>

@@ -3,14 +3,14 @@
  * strips. Never for an irreplaceable piece. Source: handbook, builds 3.
  */
 import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { layered, spaced, within } from '../lay-up';
+import { layered, spaced, within } from '../lay-ups';
 
 /** The board as cut first; it is trimmed to the piece afterwards. */
-export const boardFirst = (piece: Size, excess: Length, book: Notebook): Size =>
-  book.size('sizes.boardFirst', 'board as cut first,', 'piece + 2 × excess', (key) => [
+export const boardFirst = (piece: Size, excess: Length, log: WorkingsLog): Size =>
+  log.size('sizes.boardFirst', 'board as cut first,', 'piece + 2 × excess', (key) => [
     plus(piece[key], times(excess, 2)),
     { piece: piece[key], excess },
   ]);
@@ -28,13 +28,13 @@ export const dryMount = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 12 },
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const plain = layered(job);
     const laid =
       own.spacers && !plain.matted && job.glazing.type !== 'none'
         ? spaced(job, plain, own.stripWidth, own.stripDepth)
         : plain;
-    const first = boardFirst(job.piece.larger, own.excess, job.book);
+    const first = boardFirst(job.piece.larger, own.excess, job.log);
     const trimmed = grow(first, times(own.excess, -2));
     // The board behind the piece is the one it is bonded to: of the piece's size, not the package's.
     const behind = within(trimmed, laid.package);

@@ -1,22 +1,22 @@
 /** Cloth wrapped round a backing, loosely laid, or needlework laced over a board. Source: handbook, builds 10 and variants; R47, R63. */
 import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, length, mm, plus, size, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { packageAs, rabbeted, spaced, within } from '../lay-up';
+import { packageAs, rabbeted, spaced, within } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
 import { matted } from '../matting';
 
 /** The cloth to cut: wrapped on all sides, or flush at top and bottom when it is loosely laid. */
-export function clothFor(board: Size, wrap: Length, loosely: boolean, book: Notebook): Size {
-  const wrapped = book.size('sizes.cut', 'cloth', 'board + 2 × wrap', (key) => [
+export function clothFor(board: Size, wrap: Length, loosely: boolean, log: WorkingsLog): Size {
+  const wrapped = log.size('sizes.cut', 'cloth', 'board + 2 × wrap', (key) => [
     plus(board[key], times(wrap, 2)),
     { board: board[key], wrap },
   ]);
   if (!loosely) return wrapped;
-  return size(wrapped.w, book.note('sizes.cut.h', 'cloth height', 'board', { board: board.h }, board.h));
+  return size(wrapped.w, log.note('sizes.cut.h', 'cloth height', 'board', { board: board.h }, board.h));
 }
 
 /**
@@ -30,7 +30,7 @@ export function offTheRoll(
   wayUp: boolean,
 ): Length | undefined {
   const ways = wayUp ? [cut] : [cut, { w: cut.h, h: cut.w }];
-  const lengths = ways.filter((one) => one.w <= rollWidth).map((one) => one.h);
+  const lengths = ways.filter((size) => size.w <= rollWidth).map((size) => size.h);
   if (lengths.length === 0) return undefined;
   const least = Math.min(...lengths);
   return length(repeat ? Math.ceil(least / repeat) * repeat : least);
@@ -54,11 +54,11 @@ export const fabric = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 8, mount: 25 },
-  lay: (job, own) => {
-    const { piece, book } = job;
+  layUp: (job, own) => {
+    const { piece, log: log } = job;
     const laced = own.laid === 'laced';
     const board = laced ? grow(piece.larger, times(own.margin, 2)) : piece.larger;
-    const cut = clothFor(board, own.wrap, own.laid === 'loosely', book);
+    const cut = clothFor(board, own.wrap, own.laid === 'loosely', log);
     const mat = matted(job);
     const pack =
       mat?.package ??

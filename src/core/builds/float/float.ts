@@ -3,18 +3,18 @@
  * Source: handbook, builds 4; R15.
  */
 import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
-import { layered, packageAs, rabbeted, spaced, within } from '../lay-up';
+import { layered, packageAs, rabbeted, spaced, within } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { backingLayer, glazingLayer, pieceLayer } from '../layers';
 import { DENSITY } from '../../materials';
 
 export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));
 /** The hidden board a raised float stands on. */
-export const liftBoard = (piece: Size, inset: Length, book: Notebook): Size =>
-  book.size('sizes.liftBoard', 'lift board', 'piece − 2 × inset', (key) => [
+export const liftBoard = (piece: Size, inset: Length, log: WorkingsLog): Size =>
+  log.size('sizes.liftBoard', 'lift board', 'piece − 2 × inset', (key) => [
     plus(piece[key], times(inset, -2)),
     { piece: piece[key], inset },
   ]);
@@ -35,10 +35,10 @@ export const float = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const { design, piece, settings } = job;
     const windowed = design.mats.length > 0;
-    const lift = own.raised ? liftBoard(piece.larger, own.inset, job.book) : undefined;
+    const lift = own.raised ? liftBoard(piece.larger, own.inset, job.log) : undefined;
     const lifting: Layer[] = lift
       ? [
           {
@@ -52,12 +52,12 @@ export const float = build({
         ]
       : [];
     const raise = (layers: readonly Layer[]) =>
-      layers.flatMap((one) => (one.part === 'piece' ? [one, ...lifting] : [one]));
+      layers.flatMap((layer) => (layer.part === 'piece' ? [layer, ...lifting] : [layer]));
     if (windowed) {
       const floatGap = design.window.floatGap ?? settings.floatGap;
       const laid = layered({ ...job, design: { ...design, window: { ...design.window, floatGap } } });
-      const layers = raise(laid.layers).map((one) =>
-        one.part === 'lift board' ? { ...one, size: within(one.size!, laid.package) } : one,
+      const layers = raise(laid.layers).map((layer) =>
+        layer.part === 'lift board' ? { ...layer, size: within(layer.size!, laid.package) } : layer,
       );
       return { ...laid, layers, figures: lift ? { liftBoard: lift } : {} };
     }

@@ -5,15 +5,15 @@
 import type { Settings } from '../../settings';
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { screwFor, screwsOnSide } from '../../parts/screws';
 import { type Hardware, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece } from '../lay-up';
+import { packageOfPiece } from '../lay-ups';
 import { pieceLayer } from '../layers';
 
-export const insideOf = (piece: Size, gap: Length, book: Notebook): Size =>
-  book.size('sizes.inside', 'inside', 'piece + 2 × gap', (key) => [
+export const insideOf = (piece: Size, gap: Length, log: WorkingsLog): Size =>
+  log.size('sizes.inside', 'inside', 'piece + 2 × gap', (key) => [
     plus(piece[key], times(gap, 2)),
     { piece: piece[key], gap },
   ]);
@@ -32,10 +32,10 @@ export function riserOf(
   piece: Size,
   depths: { innerDepth: Length; pieceDepth: Length; setBack: Length; riserMin: Length },
   settings: Pick<Settings, 'screwStep'>,
-  book: Notebook,
+  log: WorkingsLog,
 ): Riser {
   const { innerDepth, pieceDepth, setBack, riserMin } = depths;
-  const riser = book.note(
+  const riser = log.note(
     'sizes.riser',
     'riser under the piece',
     'inner depth − piece depth − set back',
@@ -46,7 +46,7 @@ export function riserOf(
   const onSide = (side: Length) => (side <= settings.screwStep ? 1 : 2);
   return {
     riser,
-    proud: book.note(
+    proud: log.note(
       'sizes.proud',
       'stands out of the frame',
       'larger of (piece depth − inner depth, 0)',
@@ -68,8 +68,8 @@ export function shims(gap: Length, stocked: readonly Length[], clear: Length): {
   const sorted = [...new Set(stocked)].sort((a, b) => b - a);
   for (let fill = 1; fill <= gap; fill += 1) {
     let best: number | undefined;
-    for (const one of sorted) {
-      const before = fewest.get(fill - one);
+    for (const measure of sorted) {
+      const before = fewest.get(fill - measure);
       if (before !== undefined && (best === undefined || before + 1 < best)) best = before + 1;
     }
     if (best !== undefined) fewest.set(fill, best);
@@ -107,18 +107,18 @@ export const floater = build({
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
   work: { mount: 14 },
-  lay: (job, own) => {
-    const { design, moulding, settings, book, piece } = job;
+  layUp: (job, own) => {
+    const { design, moulding, settings, log: log, piece } = job;
     const wall = own.wall ?? moulding.faceWidth;
     const innerDepth = own.innerDepth ?? moulding.rabbetDepth;
     const pieceDepth = own.pieceDepth ?? design.piece.thickness;
-    const inside = insideOf(piece.larger, own.gap, book);
-    const of = walledFrame(inside, wall, wall, book);
+    const inside = insideOf(piece.larger, own.gap, log);
+    const of = walledFrame(inside, wall, wall, log);
     const rise = riserOf(
       piece.larger,
       { innerDepth, pieceDepth, setBack: own.setBack, riserMin: own.riserMin },
       settings,
-      book,
+      log,
     );
     const pack = packageOfPiece(job);
     const screws = 2 * (screwsOnSide(piece.larger.w, settings) + screwsOnSide(piece.larger.h, settings));

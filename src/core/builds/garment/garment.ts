@@ -1,10 +1,10 @@
 /** A garment or textile on an insert board, pinned or stitched along its held edges. Source: handbook, builds 9; R47, R57, R63. */
 import { DENSITY } from '../../materials';
 import { type Length, type Size, UNITS_PER_MM, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageAs, rabbeted, spaced } from '../lay-up';
+import { packageAs, rabbeted, spaced } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from '../layers';
 import { matted } from '../matting';
@@ -17,8 +17,8 @@ interface Cloth {
   readonly tuck: Length;
 }
 /** The board inside: the width stretched a little, the height with what is tucked away, never taller than the garment. */
-export function insertOf({ flatWidth, visibleHeight, garmentHeight, stretch, tuck }: Cloth, book: Notebook): Size {
-  const w = book.note(
+export function insertOf({ flatWidth, visibleHeight, garmentHeight, stretch, tuck }: Cloth, log: WorkingsLog): Size {
+  const w = log.note(
     'sizes.insert.w',
     'insert width',
     'flat width + stretch',
@@ -29,8 +29,8 @@ export function insertOf({ flatWidth, visibleHeight, garmentHeight, stretch, tuc
   const inputs = { 'height seen': visibleHeight, tuck };
   const h =
     garmentHeight === undefined
-      ? book.note('sizes.insert.h', 'insert height', 'height seen + tuck', inputs, tall)
-      : book.note(
+      ? log.note('sizes.insert.h', 'insert height', 'height seen + tuck', inputs, tall)
+      : log.note(
           'sizes.insert.h',
           'insert height',
           'smaller of (height seen + tuck, garment height)',
@@ -72,8 +72,8 @@ export const garment = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 15, mount: 50 },
-  lay: (job, own) => {
-    const { piece, book } = job;
+  layUp: (job, own) => {
+    const { piece, log: log } = job;
     const insert = insertOf(
       {
         flatWidth: own.flatWidth ?? piece.larger.w,
@@ -82,7 +82,7 @@ export const garment = build({
         stretch: own.stretch,
         tuck: own.tuck,
       },
-      book,
+      log,
     );
     const mat = matted(job);
     const pack =
@@ -92,9 +92,9 @@ export const garment = build({
         margin: own.margin,
       }));
     const pins = own.heldEdges.map(pinsOn);
-    const total = pins.reduce((sum, one) => sum + one, 0);
+    const total = pins.reduce((sum, pin) => sum + pin, 0);
     for (const [index, edge] of own.heldEdges.entries())
-      book.number(
+      log.number(
         `counts.pins.${index}`,
         `pins on edge ${index + 1}`,
         () => ({

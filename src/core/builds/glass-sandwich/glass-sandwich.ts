@@ -3,7 +3,7 @@ import { DENSITY } from '../../materials';
 import { grow, inches, length, mm, times } from '../../units/length';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageAs, rabbeted, stripParts, usualStrip } from '../lay-up';
+import { packageAs, rabbeted, stripParts, usualStrip } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { glazingLayer, pieceLayer } from '../layers';
 
@@ -21,7 +21,7 @@ export const glassSandwich = build({
   uses: ['moulding', 'glazing'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const { piece, glazing } = job;
     const pack = packageAs(
       job,

@@ -2,7 +2,7 @@
 import type { Settings } from '../../settings';
 import { type Length, UNITS_PER_INCH } from '../../units/length';
 import { build } from '../build';
-import { layered, spaced } from '../lay-up';
+import { layered, spaced } from '../lay-ups';
 
 /** Whole-inch packages come from stock, others are cut to size; the length named is the package. */
 export const pairFrom = (side: Length): 'stock' | 'cut to size' =>
@@ -16,7 +16,7 @@ export const metalSections = build({
   fields: {},
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.metalAllowance,
-  lay: (job) => {
+  layUp: (job) => {
     const { settings } = job;
     const plain = layered(job);
     const laid =

@@ -3,7 +3,7 @@ import { DENSITY } from '../../materials';
 import { mm } from '../../units/length';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece, rabbeted } from '../lay-up';
+import { packageOfPiece, rabbeted } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { backingLayer } from '../layers';
 
@@ -14,7 +14,7 @@ export const mirror = build({
   fields: { mirrorThickness: aLength({}) },
   uses: ['moulding', 'glazing', 'backing'],
   allowance: (settings) => settings.allowance,
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const pack = packageOfPiece(job);
     const { glazing } = job;
     const thickness = own.mirrorThickness ?? (glazing.type === 'none' ? job.design.piece.thickness : glazing.thickness);

@@ -1,18 +1,18 @@
 /** A canvas or panel in a rabbeted frame without glass, held by clips. Source: handbook, builds 6. */
 import { type Length, inches, length, minus, mm } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece, rabbeted } from '../lay-up';
+import { packageOfPiece, rabbeted } from '../lay-ups';
 import { pieceLayer } from '../layers';
 
 /** How far the piece stands out behind the rabbet, and the clips that takes. */
 export function clipsFor(
   pieceDepth: Length,
   rabbetDepth: Length,
-  book: Notebook,
+  log: WorkingsLog,
 ): { proud: Length; clips: 'ordinary' | 'offset' } {
-  const proud = book.note(
+  const proud = log.note(
     'sizes.proud',
     'stands out behind',
     'larger of (piece depth − rabbet depth, 0)',
@@ -30,9 +30,9 @@ export const openCanvas = build({
   uses: ['moulding'],
   allowance: (settings) => (settings.homeUnit === 'in' ? inches(0, 1, 4) : mm(6)),
   work: { fit: 4 },
-  lay: (job, own) => {
+  layUp: (job, own) => {
     const pieceDepth = own.pieceDepth ?? job.design.piece.thickness;
-    const { proud, clips } = clipsFor(pieceDepth, (job.inner[0] ?? job.moulding).rabbetDepth, job.book);
+    const { proud, clips } = clipsFor(pieceDepth, (job.inner[0] ?? job.moulding).rabbetDepth, job.log);
     return rabbeted(job, {
       package: packageOfPiece(job),
       layers: [pieceLayer(job, pieceDepth)],

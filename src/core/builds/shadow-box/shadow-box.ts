@@ -4,10 +4,10 @@
  */
 import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, minus, mm, plus, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageAs, rabbeted } from '../lay-up';
+import { packageAs, rabbeted } from '../lay-ups';
 import { sheetKg } from '../layers';
 import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
 import { matted } from '../matting';
@@ -21,9 +21,9 @@ interface Depths {
 }
 export function innerDepthOf(
   { rabbetDepth, glazing, mountBoard, backing, fastenerRoom }: Depths,
-  book: Notebook,
+  log: WorkingsLog,
 ): Length {
-  return book.note(
+  return log.note(
     'sizes.innerDepth',
     'depth inside the box',
     'rabbet depth − glazing − mount board − backing − room for fasteners',
@@ -36,9 +36,9 @@ export function rabbetNeeded(
   objectDepth: Length,
   clearance: Length,
   { glazing, mountBoard, backing, fastenerRoom }: Depths,
-  book: Notebook,
+  log: WorkingsLog,
 ): Length {
-  return book.note(
+  return log.note(
     'sizes.rabbetDepthNeeded',
     'rabbet depth needed',
     'object + clearance + glazing + mount board + backing + room for fasteners',
@@ -74,8 +74,8 @@ export const shadowBox = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 35 },
-  lay: (job, own) => {
-    const { design, settings, book, piece } = job;
+  layUp: (job, own) => {
+    const { design, settings, log: log, piece } = job;
     const { margin, stripThickness } = own;
     const floor = grow(piece.larger, times(margin, 2));
     const mat = matted({ ...job, design: { ...design, window: { ...design.window, floatGap: margin } } });
@@ -92,7 +92,7 @@ export const shadowBox = build({
     const mats = mat ? matLayersOf(job, mat, pack) : [];
     const glass = plus(
       job.glazing.type === 'none' ? times(margin, 0) : job.glazing.thickness,
-      ...mats.map((one) => one.thickness),
+      ...mats.map((mat) => mat.thickness),
     );
     const mountBoard = job.mountBoard?.thickness ?? mm(5);
     const depths = {
@@ -103,7 +103,7 @@ export const shadowBox = build({
       fastenerRoom: settings.fastenerRoom,
     };
     const objectDepth = own.objectDepth ?? design.piece.thickness;
-    const innerDepth = innerDepthOf(depths, book);
+    const innerDepth = innerDepthOf(depths, log);
     const strips = sideStrips(pack, stripThickness, own.full);
     const strip = {
       part: 'side strip',
@@ -156,8 +156,8 @@ export const shadowBox = build({
       loose,
       figures: {
         innerDepth,
-        rabbetDepthNeeded: rabbetNeeded(objectDepth, own.clearance, depths, book),
-        visibleFloor: book.size('sizes.visibleFloor', 'floor seen,', 'package − 2 × strip thickness', (key) => [
+        rabbetDepthNeeded: rabbetNeeded(objectDepth, own.clearance, depths, log),
+        visibleFloor: log.size('sizes.visibleFloor', 'floor seen,', 'package − 2 × strip thickness', (key) => [
           minus(pack[key], times(stripThickness, 2)),
           { package: pack[key], 'strip thickness': stripThickness },
         ]),

@@ -4,10 +4,10 @@
  */
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, minus, mm, plus, size, times } from '../../units/length';
-import type { Notebook } from '../../working';
+import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
-import { packageOfPiece } from '../lay-up';
+import { packageOfPiece } from '../lay-ups';
 import { pieceLayer } from '../layers';
 
 export interface TraySizes {
@@ -15,12 +15,12 @@ export interface TraySizes {
   readonly baseWidth: Length;
 }
 /** `inside = A + 2·showBorder`; the base is as wide as what shows and what lies under the piece. */
-export function traySizes(piece: Size, showBorder: Length, under: Length, book: Notebook): TraySizes {
-  const inside = book.size('sizes.inside', 'inside', 'piece + 2 × border of base seen', (key) => [
+export function traySizes(piece: Size, showBorder: Length, under: Length, log: WorkingsLog): TraySizes {
+  const inside = log.size('sizes.inside', 'inside', 'piece + 2 × border of base seen', (key) => [
     plus(piece[key], times(showBorder, 2)),
     { piece: piece[key], 'border of base seen': showBorder },
   ]);
-  const baseWidth = book.note(
+  const baseWidth = log.note(
     'sizes.baseWidth',
     'base width',
     'border of base seen + under the piece',
@@ -47,11 +47,11 @@ export const tray = build({
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
   work: { 'cut-legs': 10, mount: 12 },
-  lay: (job, own) => {
-    const { moulding, settings, book, piece, design } = job;
+  layUp: (job, own) => {
+    const { moulding, settings, log: log, piece, design } = job;
     const showBorder = own.toOuterFace ? minus(own.toOuterFace, own.lip) : own.showBorder;
-    const { inside, baseWidth } = traySizes(piece.larger, showBorder, own.under, book);
-    const of = walledFrame(inside, own.lip, plus(own.lip, baseWidth), book);
+    const { inside, baseWidth } = traySizes(piece.larger, showBorder, own.under, log);
+    const of = walledFrame(inside, own.lip, plus(own.lip, baseWidth), log);
     const shortBase = size(minus(piece.larger.w, times(own.under, 2)), minus(piece.larger.h, times(own.under, 2)));
     const step = settings.cuttingStep;
     return {

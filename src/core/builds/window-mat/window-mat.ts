@@ -1,6 +1,6 @@
 /** The piece behind one to three mats. Source: handbook, builds 1; sizes, "The size chain". */
 import { build } from '../build';
-import { layered } from '../lay-up';
+import { layered } from '../lay-ups';
 
 export const windowMat = build({
   publicName: 'window mat',
@@ -8,5 +8,5 @@ export const windowMat = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   needsMat: true,
   allowance: (settings) => settings.allowance,
-  lay: (job) => layered(job),
+  layUp: (job) => layered(job),
 });

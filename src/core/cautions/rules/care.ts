@@ -15,10 +15,11 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'no-uv',
     level: 'advise',
     path: 'glazing',
-    fires: (of) => (glazed(of) && !of.uv && (of.irreplaceable || of.signed) ? {} : undefined),
-    waysOut: ({ resolved: { design, glazing } }, books) => {
-      const uv = [...books.glazings.values()]
-        .filter((one) => one.uv)
+    applies: (situation) =>
+      glazed(situation) && !situation.uv && (situation.irreplaceable || situation.signed) ? {} : undefined,
+    waysOut: ({ resolved: { design, glazing } }, catalogue) => {
+      const uv = [...catalogue.glazings.values()]
+        .filter((glazing) => glazing.uv)
         .sort((a, b) => Number(b.type === glazing.type) - Number(a.type === glazing.type))[0];
       return uv ? [way('use-glazing', design, ['glazing'], { code: uv.code }, { name: uv.name })] : [];
     },
@@ -27,12 +28,12 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'not-archival',
     level: 'warn',
     path: 'backing',
-    fires: ({ irreplaceable, acidFree, notArchival }) =>
+    applies: ({ irreplaceable, acidFree, notArchival }) =>
       irreplaceable && acidFree === false ? { name: notArchival ?? '' } : undefined,
-    waysOut: ({ resolved: { design, mats, backing } }, books) => {
-      const board = [...books.mats.values()].find((one) => one.archival);
-      const back = [...books.backings.values()]
-        .filter((one) => one.archival)
+    waysOut: ({ resolved: { design, mats, backing } }, catalogue) => {
+      const board = [...catalogue.mats.values()].find((mat) => mat.archival);
+      const back = [...catalogue.backings.values()]
+        .filter((backing) => backing.archival)
         .sort((a, b) => Math.abs(a.thickness - backing.thickness) - Math.abs(b.thickness - backing.thickness))[0];
       if ((!board && mats.some((mat) => !mat.archival)) || (!back && !backing.archival)) return [];
       const layers = design.mats.map((mat, index) =>
@@ -49,7 +50,7 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'no-wire',
     level: 'warn',
     path: 'hanging',
-    fires: ({ weight, outside, hung }, settings) => {
+    applies: ({ weight, outside, hung }, settings) => {
       if (weight === undefined || (hung && hung !== 'wire')) return undefined;
       const wide = outside !== undefined && outside.w > settings.noWireWide.width && weight > settings.noWireWide.kg;
       return weight > settings.noWireKg || wide ? { kg: weight.toFixed(1) } : undefined;
@@ -63,7 +64,7 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'hanger-weak',
     level: 'warn',
     path: 'hanging',
-    fires: ({ hangerFound, ratingNeeded }) =>
+    applies: ({ hangerFound, ratingNeeded }) =>
       hangerFound === false && ratingNeeded !== undefined ? { needed: ratingNeeded.toFixed(1) } : undefined,
     waysOut: ({ resolved: { design } }) => [
       way('more-slack', design, ['hanging', 'slack'], '0.1', { slack: '10 %' }),
@@ -75,7 +76,7 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'wire-shows',
     level: 'warn',
     path: 'hanging',
-    fires: ({ rise, ringDrop, hung = 'wire' }, settings) =>
+    applies: ({ rise, ringDrop, hung = 'wire' }, settings) =>
       hung === 'wire' && rise !== undefined && ringDrop !== undefined && rise >= ringDrop - settings.wireHidden
         ? { rise, ringDrop }
         : undefined,
@@ -95,7 +96,7 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'dry-mount-original',
     level: 'refuse',
     path: 'mount',
-    fires: ({ irreplaceable, mount }) =>
+    applies: ({ irreplaceable, mount }) =>
       irreplaceable && (mount === 'dry mount' || mount === 'glue') ? {} : undefined,
     waysOut: ({ resolved: { design } }) => [
       {
@@ -117,25 +118,30 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'adhesive-on-document',
     level: 'warn',
     path: 'mount',
-    fires: ({ medium, signed, mount }) =>
+    applies: ({ medium, signed, mount }) =>
       (medium === 'certificate' || signed) && (mount === 'tape' || mount === 'glue') ? {} : undefined,
     waysOut: ({ resolved: { design } }) => [way('corners-instead', design, ['mount'], 'corners')],
   },
-  { code: 'coated-side', level: 'advise', path: 'glazing', fires: (of) => (glazed(of) && of.coated ? {} : undefined) },
+  {
+    code: 'coated-side',
+    level: 'advise',
+    path: 'glazing',
+    applies: (situation) => (glazed(situation) && situation.coated ? {} : undefined),
+  },
   {
     code: 'ammonia',
     level: 'advise',
     path: 'glazing',
-    fires: (of) =>
-      of.glazing === 'acrylic' || (glazed(of) && of.irreplaceable && of.acidFree === true)
-        ? { glazing: of.glazing! }
+    applies: (situation) =>
+      situation.glazing === 'acrylic' || (glazed(situation) && situation.irreplaceable && situation.acidFree === true)
+        ? { glazing: situation.glazing! }
         : undefined,
   },
   {
     code: 'plate-too-wide',
     level: 'warn',
     path: 'hanging',
-    fires: ({ plateWidth: plate, faceWidth, rabbetWidth }) => {
+    applies: ({ plateWidth: plate, faceWidth, rabbetWidth }) => {
       const rail = faceWidth !== undefined && rabbetWidth !== undefined ? minus(faceWidth, rabbetWidth) : undefined;
       return beyond(plate, rail) ? { plate: plate!, rail: rail! } : undefined;
     },
@@ -144,81 +150,87 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'thick-paint',
     level: 'warn',
     path: 'piece.thickPaint',
-    fires: ({ thickPaint, pressesOnFace, mount }) =>
+    applies: ({ thickPaint, pressesOnFace, mount }) =>
       thickPaint && (pressesOnFace || mount === 'dry mount') ? {} : undefined,
   },
   {
     code: 'safety-glazing',
     level: 'advise',
     path: 'place',
-    fires: ({ glazing, place }) =>
+    applies: ({ glazing, place }) =>
       (glazing === 'glass' || glazing === 'mirror') && place && place !== 'room' ? { place } : undefined,
-    waysOut: (facts, books) => (uses(facts, 'glazing') ? acrylicWay(facts, books) : []),
+    waysOut: (facts, catalogue) => (uses(facts, 'glazing') ? acrylicWay(facts, catalogue) : []),
   },
   {
     code: 'heavy',
     level: 'warn',
     path: 'hanging',
-    fires: ({ weight }, { heavyKg }) =>
+    applies: ({ weight }, { heavyKg }) =>
       weight !== undefined && weight > heavyKg ? { kg: weight.toFixed(1) } : undefined,
   },
   {
     code: 'wire-orientation',
     level: 'advise',
     path: 'hanging',
-    fires: ({ hung, outside }) => (hung === 'wire' && outside && outside.w === outside.h ? {} : undefined),
+    applies: ({ hung, outside }) => (hung === 'wire' && outside && outside.w === outside.h ? {} : undefined),
   },
   {
     code: 'value-high',
     level: 'warn',
     path: 'value',
-    fires: ({ declaredValue: value, shopLimit: limit }) =>
+    applies: ({ declaredValue: value, shopLimit: limit }) =>
       value !== undefined && limit !== undefined && value > limit ? { value, limit } : undefined,
   },
   {
     code: 'lead-time',
     level: 'warn',
     path: 'frame.moulding',
-    fires: ({ promised, materialHere: here }) => (promised && here && promised < here ? { promised, here } : undefined),
+    applies: ({ promised, materialHere: here }) =>
+      promised && here && promised < here ? { promised, here } : undefined,
   },
   {
     code: 'damaged',
     level: 'warn',
     path: 'piece.damaged',
-    fires: ({ damaged }) => (damaged ? {} : undefined),
+    applies: ({ damaged }) => (damaged ? {} : undefined),
   },
   {
     code: 'old-finish',
     level: 'warn',
     path: 'finish',
-    fires: ({ finish }) => (finish === 'old finish' ? {} : undefined),
+    applies: ({ finish }) => (finish === 'old finish' ? {} : undefined),
   },
   {
     code: 'dust-fumes',
     level: 'advise',
     path: 'finish',
-    fires: ({ finish = '' }) => (/mdf|lacquer/i.test(finish) ? {} : undefined),
+    applies: ({ finish = '' }) => (/mdf|lacquer/i.test(finish) ? {} : undefined),
   },
-  { code: 'darkens', level: 'advise', path: 'finish', fires: ({ finish }) => (finish === 'darkens' ? {} : undefined) },
+  {
+    code: 'darkens',
+    level: 'advise',
+    path: 'finish',
+    applies: ({ finish }) => (finish === 'darkens' ? {} : undefined),
+  },
   {
     code: 'blade-glass',
     level: 'advise',
     path: 'glazing',
     bench: true,
-    fires: ({ glazing }) => (glazing === 'glass' ? {} : undefined),
+    applies: ({ glazing }) => (glazing === 'glass' ? {} : undefined),
   },
   {
     code: 'wicking',
     level: 'advise',
     path: 'glazing',
     bench: true,
-    fires: ({ cleaner }) => (cleaner && cleaner !== 'none' ? {} : undefined),
+    applies: ({ cleaner }) => (cleaner && cleaner !== 'none' ? {} : undefined),
   },
   {
     code: 'enclosure-open',
     level: 'refuse',
     path: 'insists',
     bench: true,
-    fires: ({ unticked = [] }) => (unticked[0] === undefined ? undefined : { tick: unticked[0] }),
+    applies: ({ unticked = [] }) => (unticked[0] === undefined ? undefined : { tick: unticked[0] }),
   },
 ];

@@ -15,22 +15,30 @@ import type { Situation } from '../situation';
 import { way, ownWay, acrylicWay } from './ways';
 
 /** The cheapest moulding that the test accepts, by cost per foot. */
-function cheapest(books: Catalogue, like: Moulding, test: (one: Moulding) => boolean): Moulding | undefined {
-  const perFoot = (one: Moulding) => {
-    if (!one.cost) return undefined;
-    const amount = mustDecimal(one.cost.amount);
-    return one.cost.per === 'ft' ? amount : { n: amount.n * 3048n, d: amount.d * 10_000n };
+function cheapest(catalogue: Catalogue, like: Moulding, test: (one: Moulding) => boolean): Moulding | undefined {
+  const perFoot = (moulding: Moulding) => {
+    if (!moulding.cost) return undefined;
+    const amount = mustDecimal(moulding.cost.amount);
+    return moulding.cost.per === 'ft' ? amount : { n: amount.n * 3048n, d: amount.d * 10_000n };
   };
   let best: Moulding | undefined;
-  for (const one of books.mouldings.values()) {
-    if (one.code === like.code || one.rabbetWidth >= one.faceWidth || !perFoot(one) || !test(one)) continue;
-    if (!best || compare(perFoot(one)!, perFoot(best)!) < 0) best = one;
+  for (const moulding of catalogue.mouldings.values()) {
+    if (
+      moulding.code === like.code ||
+      moulding.rabbetWidth >= moulding.faceWidth ||
+      !perFoot(moulding) ||
+      !test(moulding)
+    )
+      continue;
+    if (!best || compare(perFoot(moulding)!, perFoot(best)!) < 0) best = moulding;
   }
   return best;
 }
 
-const mouldingWay = ({ resolved: { design } }: Facts, found: Moulding | undefined): WayOut[] =>
-  found ? [way('use-moulding', design, ['frame', 'moulding'], { code: found.code }, { name: found.name })] : [];
+const mouldingWay = ({ resolved: { design } }: Facts, moulding: Moulding | undefined): WayOut[] =>
+  moulding
+    ? [way('use-moulding', design, ['frame', 'moulding'], { code: moulding.code }, { name: moulding.name })]
+    : [];
 
 const tooSmall = (wanted: Size, sheet: Size): Figures => ({
   w: wanted.w,
@@ -39,21 +47,21 @@ const tooSmall = (wanted: Size, sheet: Size): Figures => ({
   sheetH: sheet.h,
 });
 
-const depthWays = (facts: Facts, books: Catalogue): WayOut[] => {
+const depthWays = (facts: Facts, catalogue: Catalogue): WayOut[] => {
   const { resolved, stack, settings } = facts;
   const { design, backing, moulding } = resolved;
   const wanted = plus(stack.total, settings.fastenerRoom);
-  const thinner = [...books.backings.values()]
+  const thinner = [...catalogue.backings.values()]
     .filter((one) => one.thickness < backing.thickness)
     .filter((one) => stack.total - backing.thickness + one.thickness + settings.fastenerRoom <= moulding.rabbetDepth)
-    .filter((one) => !design.piece.irreplaceable || one.archival)
+    .filter((backing) => !design.piece.irreplaceable || backing.archival)
     .sort((a, b) => b.thickness - a.thickness)[0];
   const deep = cheapest(
-    books,
+    catalogue,
     moulding,
-    (one) => one.rabbetDepth >= wanted && one.rabbetDepth - stack.total <= settings.rattleRoom,
+    (moulding) => moulding.rabbetDepth >= wanted && moulding.rabbetDepth - stack.total <= settings.rattleRoom,
   );
-  const deeper = deep ?? cheapest(books, moulding, (one) => one.rabbetDepth >= wanted);
+  const deeper = deep ?? cheapest(catalogue, moulding, (moulding) => moulding.rabbetDepth >= wanted);
   return [
     ...(thinner ? [way('use-backing', design, ['backing'], { code: thinner.code }, { name: thinner.name })] : []),
     ...(design.mats.length > 1 ? [way('fewer-mats', design, ['mats'], design.mats.slice(0, -1))] : []),
@@ -61,12 +69,12 @@ const depthWays = (facts: Facts, books: Catalogue): WayOut[] => {
   ];
 };
 
-const deeperBox = (facts: Facts, books: Catalogue): WayOut[] => {
+const deeperBox = (facts: Facts, catalogue: Catalogue): WayOut[] => {
   const needed = facts.situation.rabbetNeeded;
   return needed
     ? mouldingWay(
         facts,
-        cheapest(books, facts.resolved.moulding, (one) => one.rabbetDepth >= needed),
+        cheapest(catalogue, facts.resolved.moulding, (moulding) => moulding.rabbetDepth >= needed),
       )
     : [];
 };
@@ -80,8 +88,8 @@ const gapWay = (facts: Facts, least: Length): WayOut[] => {
 
 /** The dimension whose wood is `how` after widening; the thinner one first. */
 function widenFigures({ widening }: Situation, settings: Settings, how: 'weak' | 'no'): Figures | undefined {
-  const found = widening && [widening.w, widening.h].filter((one) => woodLeft(one, settings) === how);
-  const worst = found?.sort((a, b) => a.wood - b.wood)[0];
+  const widenings = widening && [widening.w, widening.h].filter((widening) => woodLeft(widening, settings) === how);
+  const worst = widenings?.sort((a, b) => a.wood - b.wood)[0];
   return worst && { x: worst.x, wood: worst.wood, least: how === 'no' ? settings.woodNone : settings.woodWeak };
 }
 
@@ -101,7 +109,7 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'depth-proud',
     level: 'warn',
     path: 'backing',
-    fires: ({ room, stack = length(0) }) =>
+    applies: ({ room, stack = length(0) }) =>
       room !== undefined && room < 0 ? { proud: times(room, -1), total: stack } : undefined,
     waysOut: depthWays,
   },
@@ -109,7 +117,7 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'depth-tight',
     level: 'advise',
     path: 'backing',
-    fires: ({ room }, settings) =>
+    applies: ({ room }, settings) =>
       room !== undefined && verdictOf(room, settings) === 'tight' ? { room, wanted: settings.fastenerRoom } : undefined,
     waysOut: depthWays,
   },
@@ -117,26 +125,26 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'depth-loose',
     level: 'advise',
     path: 'backing',
-    fires: ({ room }, settings) =>
+    applies: ({ room }, settings) =>
       room !== undefined && verdictOf(room, settings) === 'loose'
         ? { room, filler: minus(room, settings.fastenerRoom) }
         : undefined,
-    waysOut: (facts, books) => {
+    waysOut: (facts, catalogue) => {
       const {
         resolved: { design, backing, moulding },
         stack,
         settings,
       } = facts;
       const snug = cheapest(
-        books,
+        catalogue,
         moulding,
-        (one) => verdictOf(minus(one.rabbetDepth, stack.total), settings) === 'fits',
+        (moulding) => verdictOf(minus(moulding.rabbetDepth, stack.total), settings) === 'fits',
       );
       const rest = stack.total - backing.thickness;
-      const thicker = [...books.backings.values()]
+      const thicker = [...catalogue.backings.values()]
         .filter((one) => one.thickness > backing.thickness && (!design.piece.irreplaceable || one.archival))
-        .filter((one) => {
-          const room = moulding.rabbetDepth - rest - one.thickness;
+        .filter((backing) => {
+          const room = moulding.rabbetDepth - rest - backing.thickness;
           return room >= settings.fastenerRoom && room <= settings.rattleRoom;
         })[0];
       return [
@@ -149,14 +157,14 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'board-too-small',
     level: 'refuse',
     path: 'mats',
-    fires: ({ boards = [] }) => {
+    applies: ({ boards = [] }) => {
       const small = boards.find((board) => board.largest && !fitsEitherWay(board.size, board.largest));
       return small && { ...tooSmall(small.size, small.largest!), name: small.name };
     },
-    waysOut: ({ resolved: { design, mats, backing }, sizes }, books) => {
+    waysOut: ({ resolved: { design, mats, backing }, sizes }, catalogue) => {
       const holds = (board: { largest?: Size }) => !board.largest || fitsEitherWay(sizes.package, board.largest);
-      const bigger = [...books.mats.values()].find(holds);
-      const back = [...books.backings.values()].find(holds);
+      const bigger = [...catalogue.mats.values()].find(holds);
+      const back = [...catalogue.backings.values()].find(holds);
       const choose = mats.some((mat) => !holds(mat))
         ? design.mats.map((mat, index) =>
             holds(mats[index]!) || !bigger ? mat : { ...mat, board: { code: bigger.code } },
@@ -175,11 +183,11 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'glass-too-small',
     level: 'refuse',
     path: 'glazing',
-    fires: ({ glass }) =>
+    applies: ({ glass }) =>
       glass?.largest && !fitsEitherWay(glass.size, glass.largest) ? tooSmall(glass.size, glass.largest) : undefined,
-    waysOut: ({ resolved: { design }, sizes }, books) => {
-      const bigger = [...books.glazings.values()].find(
-        (one) => one.type !== 'none' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
+    waysOut: ({ resolved: { design }, sizes }, catalogue) => {
+      const bigger = [...catalogue.glazings.values()].find(
+        (glazing) => glazing.type !== 'none' && (!glazing.largest || fitsEitherWay(sizes.package, glazing.largest)),
       );
       return bigger ? [way('use-glazing', design, ['glazing'], { code: bigger.code }, { name: bigger.name })] : [];
     },
@@ -188,7 +196,7 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'glass-too-big',
     level: 'warn',
     path: 'glazing',
-    fires: ({ glazing, package: pack }, { glassMost }) =>
+    applies: ({ glazing, package: pack }, { glassMost }) =>
       glazing === 'glass' && pack && !fitsEitherWay(pack, { w: glassMost[0], h: glassMost[1] })
         ? { w: pack.w, h: pack.h }
         : undefined,
@@ -198,11 +206,11 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'stick-too-short',
     level: 'refuse',
     path: 'frame.moulding',
-    fires: ({ longestLeg }, settings) => {
+    applies: ({ longestLeg }, settings) => {
       const { leg, stick } = longestLeg ?? {};
       return leg && stick && leg > stick - 2 * settings.endTrim ? { leg, stick, trim: settings.endTrim } : undefined;
     },
-    waysOut: (facts, books) => {
+    waysOut: (facts, catalogue) => {
       const {
         resolved: { moulding },
         sizes,
@@ -213,11 +221,11 @@ export const FRAME_RULES: readonly Rule[] = [
       return mouldingWay(
         facts,
         cheapest(
-          books,
+          catalogue,
           moulding,
-          (one) =>
-            one.stick !== undefined &&
-            inside + 2 * (one.faceWidth - one.rabbetWidth) <= one.stick - 2 * settings.endTrim,
+          (moulding) =>
+            moulding.stick !== undefined &&
+            inside + 2 * (moulding.faceWidth - moulding.rabbetWidth) <= moulding.stick - 2 * settings.endTrim,
         ),
       );
     },
@@ -226,17 +234,17 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'rabbet-narrow',
     level: 'warn',
     path: 'frame.moulding',
-    fires: ({ rabbetWidth, allowance = length(0) }, settings) => {
+    applies: ({ rabbetWidth, allowance = length(0) }, settings) => {
       if (rabbetWidth === undefined) return undefined;
       const least = larger(settings.rabbetLeast, plus(allowance, settings.overlapLeast));
       return rabbetWidth < least ? { rabbet: rabbetWidth, least } : undefined;
     },
-    waysOut: (facts, books) => {
+    waysOut: (facts, catalogue) => {
       const { settings, resolved } = facts;
       const least = larger(settings.rabbetLeast, plus(resolved.design.frame.allowance, settings.overlapLeast));
       return mouldingWay(
         facts,
-        cheapest(books, resolved.moulding, (one) => one.rabbetWidth >= least),
+        cheapest(catalogue, resolved.moulding, (moulding) => moulding.rabbetWidth >= least),
       );
     },
   },
@@ -244,81 +252,85 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'moulding-weak',
     level: 'warn',
     path: 'frame.moulding',
-    fires: ({ weight, mouldingLimit: limit }) =>
+    applies: ({ weight, mouldingLimit: limit }) =>
       weight !== undefined && limit !== undefined && weight > limit
         ? { kg: weight.toFixed(1), limit: limit.toFixed(1) }
         : undefined,
-    waysOut: (facts, books) =>
+    waysOut: (facts, catalogue) =>
       mouldingWay(
         facts,
-        cheapest(books, facts.resolved.moulding, (one) => mouldingLimitKg(one) >= (facts.situation.weight ?? 0) * 1.3),
+        cheapest(
+          catalogue,
+          facts.resolved.moulding,
+          (moulding) => mouldingLimitKg(moulding) >= (facts.situation.weight ?? 0) * 1.3,
+        ),
       ),
   },
   {
     code: 'object-touches-glass',
     level: 'refuse',
     path: 'own.objectDepth',
-    fires: ({ objectDepth: object, innerDepth: inner, rabbetNeeded: needed }) =>
+    applies: ({ objectDepth: object, innerDepth: inner, rabbetNeeded: needed }) =>
       object !== undefined && inner !== undefined && object >= inner
         ? { object, inner, ...(needed ? { needed } : {}) }
         : undefined,
-    waysOut: (facts, books) => deeperBox(facts, books),
+    waysOut: (facts, catalogue) => deeperBox(facts, catalogue),
   },
   {
     code: 'object-near-glass',
     level: 'warn',
     path: 'own.objectDepth',
-    fires: ({ objectDepth: object, innerDepth: inner, clearance = length(0), rabbetNeeded: needed }) =>
+    applies: ({ objectDepth: object, innerDepth: inner, clearance = length(0), rabbetNeeded: needed }) =>
       object !== undefined && inner !== undefined && object < inner && object + clearance > inner
         ? { object, inner, clearance, ...(needed ? { needed } : {}) }
         : undefined,
-    waysOut: (facts, books) => deeperBox(facts, books),
+    waysOut: (facts, catalogue) => deeperBox(facts, catalogue),
   },
   {
     code: 'rabbet-widen-weak',
     level: 'warn',
     path: 'frame.outside',
-    fires: (of, settings) => widenFigures(of, settings, 'weak'),
+    applies: (situation, settings) => widenFigures(situation, settings, 'weak'),
     waysOut: ({ resolved: { design } }) => [way('own-size', design, ['frame', 'outside'], undefined)],
   },
   {
     code: 'rabbet-widen-no',
     level: 'refuse',
     path: 'frame.outside',
-    fires: (of, settings) => widenFigures(of, settings, 'no'),
+    applies: (situation, settings) => widenFigures(situation, settings, 'no'),
     waysOut: ({ resolved: { design } }) => [way('own-size', design, ['frame', 'outside'], undefined)],
   },
   {
     code: 'screw-through',
     level: 'refuse',
     path: 'own.bar',
-    fires: (of, settings) => screwFigures(of, settings, 'screw-through'),
+    applies: (situation, settings) => screwFigures(situation, settings, 'screw-through'),
   },
   {
     code: 'screw-short',
     level: 'warn',
     path: 'own.bar',
-    fires: (of, settings) => screwFigures(of, settings, 'screw-short'),
+    applies: (situation, settings) => screwFigures(situation, settings, 'screw-short'),
   },
   {
     code: 'keyed-fixed',
     level: 'warn',
     path: 'own.fixing',
-    fires: ({ keyed, fixing }) => (keyed && fixing === 'screwed hard' ? {} : undefined),
+    applies: ({ keyed, fixing }) => (keyed && fixing === 'screwed hard' ? {} : undefined),
     waysOut: (facts) => ownWay('oversized-holes', facts, 'fixing', 'oversized holes'),
   },
   {
     code: 'canvas-no-gap',
     level: 'warn',
     path: 'own.gap',
-    fires: ({ gap }, { gapLeast }) => (gap !== undefined && gap < gapLeast ? { gap, least: gapLeast } : undefined),
+    applies: ({ gap }, { gapLeast }) => (gap !== undefined && gap < gapLeast ? { gap, least: gapLeast } : undefined),
     waysOut: (facts) => gapWay(facts, facts.settings.gapLeast),
   },
   {
     code: 'keys-blocked',
     level: 'warn',
     path: 'own.gap',
-    fires: ({ keyed, gap }, { keyTravel, gapLeast }) =>
+    applies: ({ keyed, gap }, { keyTravel, gapLeast }) =>
       keyed && gap !== undefined && gap < keyTravel + gapLeast ? { gap, least: plus(keyTravel, gapLeast) } : undefined,
     waysOut: (facts) => gapWay(facts, plus(facts.settings.keyTravel, facts.settings.gapLeast)),
   },
@@ -326,6 +338,6 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'shim-uneven',
     level: 'warn',
     path: 'own.cardThickness',
-    fires: ({ shimsOff: off }, { shimClear }) => (off !== undefined && off > shimClear ? { off } : undefined),
+    applies: ({ shimsOff: off }, { shimClear }) => (off !== undefined && off > shimClear ? { off } : undefined),
   },
 ];

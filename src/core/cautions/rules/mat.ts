@@ -21,7 +21,7 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'opening-not-covered',
     level: 'refuse',
     path: 'window.overlap',
-    fires: ({ edge, opening, piece, sheetUnder: under }) => {
+    applies: ({ edge, opening, piece, sheetUnder: under }) => {
       if (!opening || !piece || (edge !== 'covered' && edge !== 'part')) return undefined;
       const open = under
         ? Math.min(under.left, under.right, under.top, under.bottom) <= 0
@@ -36,7 +36,7 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'opening-overlap-small',
     level: 'warn',
     path: 'window.overlap',
-    fires: ({ edge, overlap: given, sheetUnder: under, outOfSquare: difference = length(0) }, settings) => {
+    applies: ({ edge, overlap: given, sheetUnder: under, outOfSquare: difference = length(0) }, settings) => {
       if (edge === 'floated' || edge === 'no mat') return undefined;
       const overlap = under ? length(Math.min(under.left, under.right, under.top, under.bottom)) : given;
       if (overlap === undefined) return undefined;
@@ -55,10 +55,10 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'trim-original',
     level: 'refuse',
     path: 'border.all',
-    fires: ({ irreplaceable, pieceLarger, piece, packageMost }) => {
-      const of = pieceLarger ?? piece;
-      return irreplaceable && of && packageMost && (of.w > packageMost.w || of.h > packageMost.h)
-        ? { pieceW: of.w, pieceH: of.h, packageW: packageMost.w, packageH: packageMost.h }
+    applies: ({ irreplaceable, pieceLarger, piece, packageMost }) => {
+      const size = pieceLarger ?? piece;
+      return irreplaceable && size && packageMost && (size.w > packageMost.w || size.h > packageMost.h)
+        ? { pieceW: size.w, pieceH: size.h, packageW: packageMost.w, packageH: packageMost.h }
         : undefined;
     },
     waysOut: ({ resolved: { design }, sizes, settings }) => {
@@ -73,7 +73,7 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'border-thin',
     level: 'advise',
     path: 'border.all',
-    fires: ({ visibleBorder: seen, package: pack }, { borderThin }) => {
+    applies: ({ visibleBorder: seen, package: pack }, { borderThin }) => {
       if (!seen || !pack) return undefined;
       const least = length(Math.min(seen.left, seen.right, seen.top, seen.bottom));
       return least < borderThin.border && pack.w + pack.h >= borderThin.united
@@ -89,7 +89,7 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'border-bottom-light',
     level: 'advise',
     path: 'border',
-    fires: ({ border }) =>
+    applies: ({ border }) =>
       border && border.bottom < border.top ? { bottom: border.bottom, top: border.top } : undefined,
     waysOut: ({ resolved: { design } }) => [way('even-border', design, ['border'], evenBorder(design))],
   },
@@ -97,8 +97,8 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'bridge-narrow',
     level: 'refuse',
     path: 'several.bridge',
-    fires: ({ bridges = [] }, { bridgeLeast }) => {
-      const narrow = bridges.filter((one) => one < bridgeLeast).sort((a, b) => a - b)[0];
+    applies: ({ bridges = [] }, { bridgeLeast }) => {
+      const narrow = bridges.filter((bridge) => bridge < bridgeLeast).sort((a, b) => a - b)[0];
       return narrow === undefined ? undefined : { bridge: narrow, least: bridgeLeast };
     },
     waysOut: ({ resolved: { design }, settings, situation }) => {
@@ -113,7 +113,7 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'sheds-needs-spacer',
     level: 'warn',
     path: 'spacer',
-    fires: ({ medium, hiddenSpacer, depthBehindMat }, settings) =>
+    applies: ({ medium, hiddenSpacer, depthBehindMat }, settings) =>
       medium && SHEDS.includes(medium) && !hiddenSpacer && (depthBehindMat ?? 0) < settings.depthBehindMat
         ? { medium }
         : undefined,
@@ -126,11 +126,11 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'sheds-static',
     level: 'warn',
     path: 'glazing',
-    fires: ({ medium, glazing }) =>
+    applies: ({ medium, glazing }) =>
       medium && SHEDS.includes(medium) && glazing === 'acrylic' ? { medium } : undefined,
-    waysOut: ({ resolved: { design, glazing } }, books) => {
-      const glass = [...books.glazings.values()]
-        .filter((one) => one.type === 'glass')
+    waysOut: ({ resolved: { design, glazing } }, catalogue) => {
+      const glass = [...catalogue.glazings.values()]
+        .filter((glazing) => glazing.type === 'glass')
         .sort((a, b) => Number(b.uv === glazing.uv) - Number(a.uv === glazing.uv))[0];
       return glass ? [way('use-glazing', design, ['glazing'], { code: glass.code }, { name: glass.name })] : [];
     },
@@ -139,9 +139,13 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'touches-glass',
     level: 'warn',
     path: 'glazing',
-    fires: (of) =>
-      glazed(of) && of.medium && MARKED.includes(of.medium) && of.mats === 0 && !of.spacers
-        ? { medium: of.medium }
+    applies: (situation) =>
+      glazed(situation) &&
+      situation.medium &&
+      MARKED.includes(situation.medium) &&
+      situation.mats === 0 &&
+      !situation.spacers
+        ? { medium: situation.medium }
         : undefined,
     waysOut: (facts) => ownWay('add-strips', facts, 'spacers', true),
   },

@@ -29,9 +29,9 @@ export const ownWay = (
 ): WayOut[] =>
   key in BUILDS[design.build].fields ? [way(code, design, ['own'], { ...design.own, [key]: to }, figures)] : [];
 
-export const acrylicWay = ({ resolved: { design }, sizes }: Facts, books: Catalogue): WayOut[] => {
-  const acrylic = [...books.glazings.values()].find(
-    (one) => one.type === 'acrylic' && (!one.largest || fitsEitherWay(sizes.package, one.largest)),
+export const acrylicWay = ({ resolved: { design }, sizes }: Facts, catalogue: Catalogue): WayOut[] => {
+  const acrylic = [...catalogue.glazings.values()].find(
+    (glazing) => glazing.type === 'acrylic' && (!glazing.largest || fitsEitherWay(sizes.package, glazing.largest)),
   );
   return acrylic ? [way('use-glazing', design, ['glazing'], { code: acrylic.code }, { name: acrylic.name })] : [];
 };

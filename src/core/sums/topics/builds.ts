@@ -2,14 +2,14 @@
 import { z } from 'zod';
 import { BUILDS, BUILD_CODES, type BuildCode, codeNamed } from '../../builds';
 import { type FigureKey, figuresOf } from '../../builds/figures';
-import type { Job, Laid } from '../../builds/build';
+import type { ResolvedPiece, LayUp } from '../../builds/build';
 import { ownOf } from '../../builds/fields';
 import { clipsOnSide, pairFrom } from '../../builds/metal-sections/metal-sections';
 import { firing } from '../../cautions/cautions';
 import { type Design, newDesign } from '../../design/design';
 import { type Length, type Size, inches, length, mm, size } from '../../units/length';
-import { type Answer, L, type Sum, figure, sidesL, sizeL, topic, unitL } from '../sum';
-import { aJob, aMoulding, someBacking, someGlass } from '../bench';
+import { type SumFigures, L, type Sum, figure, sidesL, sizeL, topic, unitL } from '../sum';
+import { aJob, aMoulding, someBacking, someGlass } from '../stand-ins';
 
 const names = [...BUILD_CODES.map((code) => BUILDS[code].publicName), ...BUILD_CODES] as [string, ...string[]];
 
@@ -55,7 +55,12 @@ function lengthsOf(given: Given, sum: Sum): Record<string, Length> {
   return found;
 }
 
-function laidUp(code: BuildCode, given: Given, of: Record<string, Length>, sum: Sum): { laid: Laid; job: Job } {
+function laidUp(
+  code: BuildCode,
+  given: Given,
+  of: Record<string, Length>,
+  sum: Sum,
+): { laid: LayUp; job: ResolvedPiece } {
   const { settings } = sum;
   const build = BUILDS[code];
   const cloth = typeof given.backing === 'object' ? sum.area('backing', given.backing as never) : undefined;
@@ -72,7 +77,7 @@ function laidUp(code: BuildCode, given: Given, of: Record<string, Length>, sum: 
   const reveal = of.reveal ?? settings.reveal;
   const own: Record<string, unknown> = { ...of };
   if (given.heldEdges)
-    own.heldEdges = given.heldEdges.map((one, index) => sum.len(`heldEdges.${index}`, one, length(1)));
+    own.heldEdges = given.heldEdges.map((heldEdge, index) => sum.len(`heldEdges.${index}`, heldEdge, length(1)));
   if (given.seat) own.seat = sum.edges('seat', given.seat);
   if ('package' in build.fields && pack) own.package = pack;
   for (const key of ['raised', 'laid', 'full', 'wayUp'] as const) if (given[key] !== undefined) own[key] = given[key];
@@ -103,87 +108,88 @@ function laidUp(code: BuildCode, given: Given, of: Record<string, Length>, sum: 
     mountBoard: of.mountBoard === undefined ? undefined : { ...someBacking(of.mountBoard) },
     settings: { ...settings, fastenerRoom: of.fastenerRoom ?? settings.fastenerRoom },
   });
-  return { laid: build.lay(job, ownOf(build.fields, own, sum.unit)), job };
+  return { laid: build.layUp(job, ownOf(build.fields, own, sum.unit)), job };
 }
 
 /** What is said of a build beyond the chain of sizes, by its code. */
-const OWN: Partial<Record<BuildCode, (laid: Laid, of: Record<string, Length>, given: Given, sum: Sum) => Answer>> = {
-  floater: (laid, of, given, sum) => {
-    const { counts, figures, frames } = laid;
-    const riser = of.innerDepth !== undefined && of.pieceDepth !== undefined;
-    const keyed = given.keyed ?? false;
-    return {
-      legs: frames[0]!.legs.map((leg) => ({
-        count: leg.count,
-        shortPoint: sum.say(leg.shortPoint),
-        longPoint: sum.say(leg.longPoint),
-      })),
-      ...(riser
+const OWN: Partial<Record<BuildCode, (laid: LayUp, of: Record<string, Length>, given: Given, sum: Sum) => SumFigures>> =
+  {
+    floater: (laid, of, given, sum) => {
+      const { counts, figures, frames } = laid;
+      const riser = of.innerDepth !== undefined && of.pieceDepth !== undefined;
+      const keyed = given.keyed ?? false;
+      return {
+        legs: frames[0]!.legs.map((leg) => ({
+          count: leg.count,
+          shortPoint: sum.say(leg.shortPoint),
+          longPoint: sum.say(leg.longPoint),
+        })),
+        ...(riser
+          ? {
+              riser: sum.say(figures.riser!),
+              proud: sum.say(figures.proud!),
+              riserNeeded: counts.riserNeeded,
+              riserBlocks: counts.riserBlocks,
+            }
+          : {}),
+        ...(counts.shimsASide === undefined ? {} : { shimsASide: counts.shimsASide }),
+        fires: firing({ gap: laid.gap!, keyed, ...(given.held ? { fixing: given.held } : {}) }, sum.settings, [
+          'canvas-no-gap',
+          'keyed-fixed',
+          'keys-blocked',
+        ]),
+      };
+    },
+    'shadow-box': (laid, _of, given, sum) => ({
+      innerDepth: sum.say(laid.figures.innerDepth!),
+      clearanceKept: laid.counts.clearanceKept,
+      fires: firing({ ...laid.box }, sum.settings, ['object-touches-glass', 'object-near-glass']),
+      rabbetDepthNeeded: sum.say(laid.figures.rabbetDepthNeeded!),
+      ...(given.package || given.piece
         ? {
-            riser: sum.say(figures.riser!),
-            proud: sum.say(figures.proud!),
-            riserNeeded: counts.riserNeeded,
-            riserBlocks: counts.riserBlocks,
+            strips: laid.loose.map((loose) => ({
+              count: loose.count,
+              length: sum.say(loose.length!),
+              height: sum.say(loose.height!),
+            })),
+            visibleFloor: sum.saySize(laid.figures.visibleFloor!),
           }
         : {}),
-      ...(counts.shimsASide === undefined ? {} : { shimsASide: counts.shimsASide }),
-      fires: firing({ gap: laid.gap!, keyed, ...(given.held ? { fixing: given.held } : {}) }, sum.settings, [
-        'canvas-no-gap',
-        'keyed-fixed',
-        'keys-blocked',
-      ]),
-    };
-  },
-  'shadow-box': (laid, _of, given, sum) => ({
-    innerDepth: sum.say(laid.figures.innerDepth!),
-    clearanceKept: laid.counts.clearanceKept,
-    fires: firing({ ...laid.box }, sum.settings, ['object-touches-glass', 'object-near-glass']),
-    rabbetDepthNeeded: sum.say(laid.figures.rabbetDepthNeeded!),
-    ...(given.package || given.piece
-      ? {
-          strips: laid.loose.map((one) => ({
-            count: one.count,
-            length: sum.say(one.length!),
-            height: sum.say(one.height!),
-          })),
-          visibleFloor: sum.saySize(laid.figures.visibleFloor!),
-        }
-      : {}),
-  }),
-  garment: (laid, _of, given, sum) => {
-    const pins = String(laid.counts.pinsPerEdge).split(' ').filter(Boolean).map(Number);
-    return {
-      insert: sum.saySize(laid.figures.insert!),
-      ...(given.heldEdges ? { pinsPerEdge: pins, pins: laid.counts.pins } : {}),
-    };
-  },
-  'metal-sections': (laid, _of, _given, sum) => {
-    const { package: pack } = laid;
-    return {
-      pairs: [pack.w, pack.h].map((side) => ({ length: sum.say(side), from: pairFrom(side) })),
-      cornerSets: 4,
-      springClips: 2 * (clipsOnSide(pack.w, sum.settings) + clipsOnSide(pack.h, sum.settings)),
-    };
-  },
-  'glass-sandwich': (laid, _of, _given, sum) => {
-    const panes = laid.layers.filter((one) => one.part === 'glazing' || one.part === 'pane');
-    return {
-      panes: { count: panes.length, ...sum.saySize(laid.package) },
-      strips: laid.loose
-        .filter((one) => one.part === 'outer spacer')
-        .map((one) => ({ count: one.count, length: sum.say(one.length!) })),
-      weightOfPanes: `${panes.reduce((kg, one) => kg + one.kg, 0).toFixed(3)} kg`,
-    };
-  },
-  bare: (laid, _of, _given, sum) => ({
-    strips: laid.loose.map((one) => ({ count: one.count, length: sum.say(one.length!) })),
-  }),
-  'open-canvas': (laid, _of, _given, sum) => ({
-    proud: sum.say(laid.figures.proud!),
-    clips: laid.counts.clips,
-  }),
-  'customer-frame': (laid) => ({ fits: laid.counts.fits }),
-};
+    }),
+    garment: (laid, _of, given, sum) => {
+      const pins = String(laid.counts.pinsPerEdge).split(' ').filter(Boolean).map(Number);
+      return {
+        insert: sum.saySize(laid.figures.insert!),
+        ...(given.heldEdges ? { pinsPerEdge: pins, pins: laid.counts.pins } : {}),
+      };
+    },
+    'metal-sections': (laid, _of, _given, sum) => {
+      const { package: pack } = laid;
+      return {
+        pairs: [pack.w, pack.h].map((side) => ({ length: sum.say(side), from: pairFrom(side) })),
+        cornerSets: 4,
+        springClips: 2 * (clipsOnSide(pack.w, sum.settings) + clipsOnSide(pack.h, sum.settings)),
+      };
+    },
+    'glass-sandwich': (laid, _of, _given, sum) => {
+      const panes = laid.layers.filter((layer) => layer.part === 'glazing' || layer.part === 'pane');
+      return {
+        panes: { count: panes.length, ...sum.saySize(laid.package) },
+        strips: laid.loose
+          .filter((loose) => loose.part === 'outer spacer')
+          .map((loose) => ({ count: loose.count, length: sum.say(loose.length!) })),
+        weightOfPanes: `${panes.reduce((kg, pane) => kg + pane.kg, 0).toFixed(3)} kg`,
+      };
+    },
+    bare: (laid, _of, _given, sum) => ({
+      strips: laid.loose.map((loose) => ({ count: loose.count, length: sum.say(loose.length!) })),
+    }),
+    'open-canvas': (laid, _of, _given, sum) => ({
+      proud: sum.say(laid.figures.proud!),
+      clips: laid.counts.clips,
+    }),
+    'customer-frame': (laid) => ({ fits: laid.counts.fits }),
+  };
 /** Figures that are said by their own names. */
 const SAID: readonly FigureKey[] = [
   'board',

@@ -75,7 +75,7 @@ function situation(given: Given, sum: Sum): Situation {
   }
   const { rabbetDepth, stack, faceWidth, height, ...plain } = of;
   const area = (key: string) => sum.area(key, given[key] as never);
-  const [piece, opening, pack, most, outside] = [
+  const [piece, opening, pack, size, outside] = [
     area('piece'),
     area('opening'),
     area('package'),
@@ -119,12 +119,12 @@ function situation(given: Given, sum: Sum): Situation {
     ...(piece ? { piece } : {}),
     ...(opening ? { opening } : {}),
     ...(pack ? { package: pack } : {}),
-    ...(most ? { packageMost: most } : {}),
+    ...(size ? { packageMost: size } : {}),
     ...(outside ? { outside } : {}),
     ...(visible ? { visibleBorder: visible } : {}),
     ...(under ? { sheetUnder: under } : {}),
     ...(top !== undefined && bottom !== undefined ? { border: { top, bottom } } : {}),
-    ...(bridges ? { bridges: bridges.map((one, index) => sum.len(`bridges.${index}`, one, mm(1))) } : {}),
+    ...(bridges ? { bridges: bridges.map((bridge, index) => sum.len(`bridges.${index}`, bridge, mm(1))) } : {}),
     ...(held ? { fixing: held } : {}),
     pressesOnFace: build === undefined ? false : (buildNamed(build)?.pressesOnFace ?? false),
     ...(stack !== undefined ? { stack, room: minus(rabbetDepth ?? length(0), stack) } : {}),

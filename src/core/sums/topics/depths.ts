@@ -25,9 +25,9 @@ import { div, mustDecimal, rational, toDecimal } from '../../units/rational';
 import { L, type Sum, figure, sizeL, topic, unitL } from '../sum';
 
 /** Depths are in millimetres whatever the unit (R31). */
-const deep = (of: Length) => `${of / 320} mm`;
+const deep = (measure: Length) => `${measure / 320} mm`;
 const kilos = (of: number, places = 3) => `${of.toFixed(places)} kg`;
-const one = size(inches(1), inches(1));
+const extent = size(inches(1), inches(1));
 
 export const depth = topic({
   title: 'Depth',
@@ -168,7 +168,7 @@ export const hanging = topic({
     noWire: z.boolean().optional(),
   }),
   answer: (given, sum) => {
-    const outside = sum.area('outside', given.outside) ?? one;
+    const outside = sum.area('outside', given.outside) ?? extent;
     const eyeLine = sum.len('eyeLine', given.eyeLine, sum.settings.eyeLine);
     const kg = Number(sum.number('weight', given.weight, '0'));
     const drop = sum.some('wireDrop', given.wireDrop);
@@ -203,36 +203,36 @@ export const hanging = topic({
       ...(ratings ? { ringRatings: ratings } : {}),
     };
     const by = given.noWire ? 'hooks' : 'wire';
-    const found = hangingOf({ rings, slack, by }, outside, insets, kg, settings, sum.book)!;
-    if (given.noWire) return { hooksApart: sum.say(found.span), hookHeight: sum.say(found.hookHeight) };
+    const hanging = hangingOf({ rings, slack, by }, outside, insets, kg, settings, sum.log)!;
+    if (given.noWire) return { hooksApart: sum.say(hanging.span), hookHeight: sum.say(hanging.hookHeight) };
     const fires = firing(
       {
         outside,
         hung: 'wire',
-        ringDrop: found.ringDrop,
-        rise: found.rise,
+        ringDrop: hanging.ringDrop,
+        rise: hanging.rise,
         ...(given.weight === undefined ? {} : { weight: kg }),
         ...(ratings && given.weight !== undefined
-          ? { ratingNeeded: found.ringKg, hangerFound: found.choose !== undefined }
+          ? { ratingNeeded: hanging.ringKg, hangerFound: hanging.choose !== undefined }
           : {}),
       },
       settings,
       ['no-wire', 'hanger-weak', 'wire-shows'],
     );
     return {
-      ringDrop: sum.mm2(found.ringDrop),
-      span: sum.mm2(found.span),
-      workingLength: sum.mm2(found.workingLength),
-      cutLength: sum.mm2(found.wireCut),
-      rise: sum.mm2(found.rise),
-      wireDrop: sum.mm2(found.wireDrop),
-      ...(given.weight === undefined ? {} : { pull: kilos(found.pullKg, 2), ratingNeeded: kilos(found.ringKg, 2) }),
+      ringDrop: sum.mm2(hanging.ringDrop),
+      span: sum.mm2(hanging.span),
+      workingLength: sum.mm2(hanging.workingLength),
+      cutLength: sum.mm2(hanging.wireCut),
+      rise: sum.mm2(hanging.rise),
+      wireDrop: sum.mm2(hanging.wireDrop),
+      ...(given.weight === undefined ? {} : { pull: kilos(hanging.pullKg, 2), ratingNeeded: kilos(hanging.ringKg, 2) }),
       ...(ratings && given.weight !== undefined
-        ? { choose: found.choose === undefined ? null : `${found.choose} kg` }
+        ? { choose: hanging.choose === undefined ? null : `${hanging.choose} kg` }
         : {}),
       fires,
       ...(given.wallCard || given.eyeLine !== undefined
-        ? { hookHeight: sum.mm2(hookOver(eyeLine, outside.h, found.wireDrop)) }
+        ? { hookHeight: sum.mm2(hookOver(eyeLine, outside.h, hanging.wireDrop)) }
         : {}),
     };
   },
@@ -252,7 +252,7 @@ export const joiningTopic = topic({
     const joint = joining(
       sum.len('height', given.height, mm(20)),
       sum.len('faceWidth', given.faceWidth, mm(25)),
-      sum.area('outside', given.outside) ?? one,
+      sum.area('outside', given.outside) ?? extent,
       Number(sum.number('weight', given.weight, '0')),
       given.panes ?? 1,
       sum.settings,
@@ -270,7 +270,7 @@ export const fitting = topic({
   title: 'Fitting',
   body: z.strictObject({ unit: unitL, package: sizeL, outside: sizeL }),
   answer: (given, sum) => {
-    const pack = sum.area('package', given.package) ?? one;
+    const pack = sum.area('package', given.package) ?? extent;
     const outside = sum.area('outside', given.outside);
     const [w, h] = [pointsOnSide(pack.w, sum.settings), pointsOnSide(pack.h, sum.settings)];
     return {

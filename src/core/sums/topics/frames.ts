@@ -1,6 +1,6 @@
 /** The size chain, legs, matching frames, frames in frames, polygons and the saw. */
 import { z } from 'zod';
-import { layered } from '../../builds/lay-up';
+import { layered } from '../../builds/lay-ups';
 import { mattedIssues } from '../../builds/matting';
 import { firing } from '../../cautions/cautions';
 import { newDesign } from '../../design/design';
@@ -25,7 +25,7 @@ import {
 } from '../../units/length';
 import { mul, rational, roundHalfUp } from '../../units/rational';
 import { L, type Sum, figure, sidesL, sizeL, topic, unitL } from '../sum';
-import { aJob, aMoulding } from '../bench';
+import { aJob, aMoulding } from '../stand-ins';
 
 const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 
@@ -48,7 +48,7 @@ export const sizeChain = topic({
     const { settings } = sum;
     const edge = given.edge ?? 'covered';
     const of = given.piece as Record<string, string>;
-    const measured = (key: string, other: string) => sum.len(`piece.${key}`, of[key] ?? of[other], inches(1));
+    const measured = (key: string, text: string) => sum.len(`piece.${key}`, of[key] ?? of[text], inches(1));
     const [top, bottom] = [measured('w', 'top'), measured('bottom', 'w')];
     const [left, right] = [measured('h', 'left'), measured('right', 'h')];
     const border = sum.edges('border', given.border);
@@ -139,7 +139,7 @@ export const legsAndLengthCharged = topic({
       faceWidth: sum.len('faceWidth', given.faceWidth, inches(1)),
       rabbetWidth: sum.len('rabbetWidth', given.rabbetWidth, inches(0, 1, 4)),
     };
-    const of = frameSizes(rabbet, length(0), wood, sum.book);
+    const of = frameSizes(rabbet, length(0), wood, sum.log);
     const step = sum.len('sellingStep', given.sellingStep, sum.unit === 'in' ? inches(3) : mm(100));
     return {
       legs: sayLegs(sum, legsOf('frame', '', of.outside, of.rabbet, of.sight, sum.settings.cuttingStep)),
@@ -166,16 +166,16 @@ export const frameInFrameAndFillet = topic({
   answer: (given, sum) => {
     const pack = sum.area('package', given.package);
     let inside = pack ?? size(inches(1), inches(1));
-    const frames = (given.frames ?? []).map((one, index) => {
+    const frames = (given.frames ?? []).map((frame, index) => {
       const path = `frames.${index}`;
       const of = frameSizes(
         inside,
-        sum.len(`${path}.allowance`, one.allowance, sum.settings.allowance),
+        sum.len(`${path}.allowance`, frame.allowance, sum.settings.allowance),
         {
-          faceWidth: sum.len(`${path}.faceWidth`, one.faceWidth, inches(1)),
-          rabbetWidth: sum.len(`${path}.rabbetWidth`, one.rabbetWidth, inches(0, 1, 4)),
+          faceWidth: sum.len(`${path}.faceWidth`, frame.faceWidth, inches(1)),
+          rabbetWidth: sum.len(`${path}.rabbetWidth`, frame.rabbetWidth, inches(0, 1, 4)),
         },
-        sum.book,
+        sum.log,
         `sizes.frames.${index}`,
       );
       const said = {
@@ -222,11 +222,11 @@ export const sameOutsideSize = topic({
     };
     const of = (key: 'w' | 'h') => widening(outside[key], { package: pack[key], allowance }, wood);
     const found = { w: of('w'), h: of('h') };
-    const say = (one: ReturnType<typeof of>) => ({
-      rabbetHave: sum.say(one.rabbetHave),
-      does: one.does,
-      ...(one.does === 'widen' ? { x: sum.say(one.x), wood: sum.say(one.wood) } : {}),
-      ...(one.does === 'make up' ? { makeUp: sum.say(one.makeUp) } : {}),
+    const say = (widening: ReturnType<typeof of>) => ({
+      rabbetHave: sum.say(widening.rabbetHave),
+      does: widening.does,
+      ...(widening.does === 'widen' ? { x: sum.say(widening.x), wood: sum.say(widening.wood) } : {}),
+      ...(widening.does === 'make up' ? { makeUp: sum.say(widening.makeUp) } : {}),
     });
     return {
       w: say(found.w),
@@ -285,7 +285,7 @@ export const polygons = topic({
     const side = sum.some('side', given.side);
     const radius = sum.some('inscribedRadius', given.inscribedRadius);
     const across = sum.some('acrossFlats', given.acrossFlats) ?? (radius === undefined ? undefined : times(radius, 2));
-    const found = polygon(
+    const outcome = polygon(
       {
         sides: given.sides,
         ...(side ? { side } : {}),
@@ -293,15 +293,15 @@ export const polygons = topic({
         faceWidth: sum.len('faceWidth', given.faceWidth, inches(1)),
         rabbetWidth: sum.len('rabbetWidth', given.rabbetWidth, inches(0, 1, 4)),
       },
-      sum.book,
+      sum.log,
     );
-    if (!found.ok) return found.issues;
+    if (!outcome.ok) return outcome.issues;
     return {
-      ...(side ? {} : { side: sum.mm2(found.value.side) }),
-      blade: `${Number(found.value.blade.toFixed(4))}°`,
-      longPoint: sum.mm2(found.value.longPoint),
-      shortPoint: sum.mm2(found.value.shortPoint),
-      lengthCharged: sum.mm2(found.value.lengthCharged),
+      ...(side ? {} : { side: sum.mm2(outcome.value.side) }),
+      blade: `${Number(outcome.value.blade.toFixed(4))}°`,
+      longPoint: sum.mm2(outcome.value.longPoint),
+      shortPoint: sum.mm2(outcome.value.shortPoint),
+      lengthCharged: sum.mm2(outcome.value.lengthCharged),
     };
   },
 });

@@ -26,7 +26,7 @@ export const lengths = topic({
     const exact = sum.some('exact', given.exact);
     const whole = sum.some('halve', given.halve);
     const cutting = sum.len('cuttingStep', given.cuttingStep, sum.settings.cuttingStep);
-    const of = shown === undefined ? undefined : showLength(shown, unit, step);
+    const shownLength = shown === undefined ? undefined : showLength(shown, unit, step);
     const cut = { 'into rabbet': floorTo, window: nearestSmaller, 'rabbet length': ceilTo, 'long point': ceilTo };
     const halves = whole === undefined ? undefined : halve(whole);
     return {
@@ -38,11 +38,11 @@ export const lengths = topic({
             }),
           }
         : {}),
-      ...(of
+      ...(shownLength
         ? {
             shown: formatLength(shown!, unit, step),
-            exactIs: of.exactIs,
-            ...(of.exactIs === 'exact' ? {} : { by: differenceText(of.by, unit) }),
+            exactIs: shownLength.exactIs,
+            ...(shownLength.exactIs === 'exact' ? {} : { by: differenceText(shownLength.by, unit) }),
           }
         : {}),
       ...(exact === undefined

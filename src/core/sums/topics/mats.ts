@@ -16,7 +16,7 @@ import { arrange, backingPatch, narrowestBridge } from '../../sizing/windows';
 import { type Length, type Sides, type Size, grow, inches, length, minus, plus, size, times } from '../../units/length';
 import { L, type Sum, sidesL, sizeL, topic, unitL } from '../sum';
 
-const one = size(inches(1), inches(1));
+const extent = size(inches(1), inches(1));
 const around = (of: Size, border: Sides): Size =>
   size(plus(of.w, border.left, border.right), plus(of.h, border.top, border.bottom));
 
@@ -41,7 +41,7 @@ export const mats = topic({
     reveals: z.array(L).max(2).optional(),
   }),
   answer: (given, sum) => {
-    const opening = sum.area('opening', given.opening) ?? one;
+    const opening = sum.area('opening', given.opening) ?? extent;
     const border = sum.edges('border', given.border) ?? usual(sum);
     const reveal = sum.len('reveal', given.reveal, sum.settings.reveal);
     const count = given.layers ?? (given.reveals ? given.reveals.length + 1 : 1);
@@ -120,7 +120,7 @@ export const severalWindows = topic({
     const pieces = given.pieces?.map((each, index) =>
       size(sum.len(`pieces.${index}.w`, each.w, inches(1)), sum.len(`pieces.${index}.h`, each.h, inches(1))),
     );
-    const same = sum.area('opening', given.opening) ?? one;
+    const same = sum.area('opening', given.opening) ?? extent;
     const openings = pieces
       ? pieces.map((each) => grow(each, times(overlap, -2)))
       : Array.from({ length: (given.columns ?? 1) * (given.rows ?? 1) }, () => same);
@@ -179,7 +179,7 @@ export const turnedEdges = topic({
   title: 'Turned edge',
   body: z.strictObject({ unit: unitL, opening: sizeL, tab: L, border: sidesL }),
   answer: (given, sum) => {
-    const opening = sum.area('opening', given.opening) ?? one;
+    const opening = sum.area('opening', given.opening) ?? extent;
     const wanted: Length = sum.len('tab', given.tab, sum.settings.tab);
     const { tab, cutOut } = turnedEdge(opening, sum.edges('border', given.border), wanted, sum.settings);
     return tab > 0 ? { tab: sum.say(tab), cutOut: sum.saySize(cutOut) } : { refused: true };
@@ -191,7 +191,7 @@ export const markingOuts = topic({
   body: z.strictObject({ unit: unitL, opening: sizeL, border: sidesL }),
   answer: (given, sum) => {
     const border = sum.edges('border', given.border) ?? usual(sum);
-    return marked({ opening: sum.area('opening', given.opening) ?? one, border }, sum);
+    return marked({ opening: sum.area('opening', given.opening) ?? extent, border }, sum);
   },
 });
 
@@ -210,7 +210,7 @@ export const standard = topic({
     const wished = sum.edges('borderWished', given.borderWished) ?? usual(sum);
     const home = sum.unit === 'in' ? (['inches', 'centimetres'] as const) : (['centimetres', 'inches'] as const);
     const offers = standardSizes(
-      sum.area('opening', given.opening) ?? one,
+      sum.area('opening', given.opening) ?? extent,
       wished,
       given.fitted ?? 'centred',
       given.list ? [given.list] : home,

@@ -20,11 +20,11 @@ import { type Rational, compare, decimal, mustDecimal, rational, toDecimal } fro
 import { type Sum, figure, sizeL, topic, unitL } from '../sum';
 
 const text = z.union([z.string().max(40), z.number()]);
-const say = (of: Money) => formatMoney(of).replace('−', '-');
+const say = (money: Money) => formatMoney(money).replace('−', '-');
 
 function cash(sum: Sum, path: string, value: z.output<typeof text>): Money {
-  const found = parseMoney(String(value));
-  if (found !== undefined) return found;
+  const money = parseMoney(String(value));
+  if (money !== undefined) return money;
   sum.complain(path, 'amount-wrong', { typed: String(value) });
   return NOTHING;
 }
@@ -110,9 +110,9 @@ export const prices = topic({
         ...(given.perExtraUnit === undefined ? {} : { perExtraUnit: cash(sum, 'perExtraUnit', given.perExtraUnit) }),
       };
       return {
-        prices: (given.sizes ?? []).map((one, index) => {
-          const found = chartPrice(chart, mustDecimal(sum.number(`sizes.${index}`, one, '0')));
-          return found === undefined ? null : say(found);
+        prices: (given.sizes ?? []).map((size, index) => {
+          const money = chartPrice(chart, mustDecimal(sum.number(`sizes.${index}`, size, '0')));
+          return money === undefined ? null : say(money);
         }),
       };
     }
@@ -120,12 +120,12 @@ export const prices = topic({
       return {
         parts: spread(
           cash(sum, 'spread', given.spread),
-          (given.pieces ?? []).map((one, index) => cash(sum, `pieces.${index}`, one)),
+          (given.pieces ?? []).map((piece, index) => cash(sum, `pieces.${index}`, piece)),
         ).map(say),
       };
     if (given.sheet || given.package) {
-      const one = size(inches(1), inches(1));
-      const fit = fitOnSheet(sum.area('sheet', given.sheet) ?? one, sum.area('package', given.package) ?? one);
+      const extent = size(inches(1), inches(1));
+      const fit = fitOnSheet(sum.area('sheet', given.sheet) ?? extent, sum.area('package', given.package) ?? extent);
       return { fit, share: fit === 0 ? null : `1/${fit}` };
     }
     if (given.endings)
@@ -145,7 +145,7 @@ export const prices = topic({
       }));
       const tax = taxOn(groups, mode);
       const taxes = total(tax.map((one) => one.amount));
-      const before = total(groups.map((one) => one.on));
+      const before = total(groups.map((group) => group.on));
       const all = mode === 'exclusive' ? money(before + taxes) : before;
       return {
         tax: Object.fromEntries(tax.map((one) => [`${one.percent} %`, say(one.amount)])),

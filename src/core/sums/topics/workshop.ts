@@ -7,7 +7,7 @@ import { type Length, inches, length, mm, size } from '../../units/length';
 import { NOTHING, formatMoney, parseMoney } from '../../units/money';
 import { L, figure, sidesL, sizeL, topic, unitL } from '../sum';
 
-const one = size(inches(1), inches(1));
+const extent = size(inches(1), inches(1));
 
 export const batches = topic({
   title: 'Batches',
@@ -37,14 +37,14 @@ export const batches = topic({
       given.equal === 'opening'
         ? {
             equal: 'opening',
-            opening: sum.area('opening', given.opening) ?? one,
+            opening: sum.area('opening', given.opening) ?? extent,
             border,
             overlapLeast: settings.overlapLeast,
           }
         : given.equal === 'outside'
           ? {
               equal: 'outside',
-              package: sum.area('package', given.package) ?? one,
+              package: sum.area('package', given.package) ?? extent,
               overlap,
               how: given.fitted ?? 'centred',
             }
@@ -73,7 +73,7 @@ export const asBuilts = topic({
   answer: (given, sum) => {
     const seat = sum.seat(given.seat);
     const allowance = sum.len('allowance', given.allowance, sum.settings.allowance);
-    const found = asBuilt(sum.area('rabbet', given.rabbet) ?? one, seat, allowance, sum.settings.cuttingStep);
+    const found = asBuilt(sum.area('rabbet', given.rabbet) ?? extent, seat, allowance, sum.settings.cuttingStep);
     return {
       difference: sum.saySize(found.difference),
       package: sum.saySize(found.package),

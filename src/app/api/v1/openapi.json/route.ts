@@ -1,4 +1,4 @@
 import { openRoute } from '@/server/access';
-import { openApi } from '@/server/open';
+import { openApi } from '@/server/public-api';
 
 export const GET = openRoute('GET /api/v1/openapi.json', async () => Response.json(openApi()));

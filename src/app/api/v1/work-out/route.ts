@@ -1,17 +1,17 @@
 import { issue } from '@/core/issue';
 import { openRoute } from '@/server/access';
 import { openRequest, overRate } from '@/server/http';
-import { isBatch, openBatch, openWorkOut } from '@/server/open';
+import { isBatch, openBatch, openWorkOut } from '@/server/public-api';
 import { problem } from '@/server/problem';
 
 /** A thousand designs with everything they may say. */
 const LARGEST = 4_000_000;
 
-export const POST = openRoute('POST /api/v1/work-out', async (request, house, person) => {
+export const POST = openRoute('POST /api/v1/work-out', async (request, app, person) => {
   const asked = await openRequest(request, LARGEST);
   if ('refusal' in asked) return asked.refusal;
   const { value, unit, working } = asked;
-  const all = await house.books();
+  const all = await app.books();
   // The bench sees no price of the books; rates that it brings itself are its own.
   const books = all && person?.role === 'bench' ? { ...all, prices: undefined } : all;
   if (isBatch(value)) {

@@ -4,7 +4,7 @@ import type { Role } from '@/contract/commands';
 import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { type CounterViewer, type Viewer, route } from '@/server/access';
-import { type Books } from '@/server/house';
+import { type ShopData } from '@/server/app-context';
 import { planByNumber, rackByCode } from '@/server/plans-made';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { quotePaper } from '@/server/papers/quote';
@@ -21,7 +21,7 @@ const pdf = (bytes: Uint8Array, name: string) =>
   });
 
 type Paper = keyof typeof PAPERS;
-type Make = (viewer: Viewer, number: string, books: Books, unit: Unit) => Promise<Response>;
+type Make = (viewer: Viewer, number: string, books: ShopData, unit: Unit) => Promise<Response>;
 
 const isNumber = (text: string) => /^\d{1,9}$/.test(text);
 const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { ticket: ticket.slice(0, 20) })]);
@@ -44,15 +44,15 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     const made = await quotePaper(order, shop, unit);
     return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
   },
-  'cut-sheet': async ({ house }, number, { lists }, unit) => {
-    const plan = isNumber(number) ? await planByNumber(house.db, Number(number)) : undefined;
+  'cut-sheet': async ({ app }, number, { lists }, unit) => {
+    const plan = isNumber(number) ? await planByNumber(app.db, Number(number)) : undefined;
     if (!plan) return problem([issue('plan-unknown')]);
     const { by, request: requests, plan: plans } = plan;
     const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans };
     return pdf(await cutSheetPaper(of, lists, unit), `cut-sheet-${number}`);
   },
-  'rack-label': async ({ house }, code, { lists }, unit) => {
-    const piece = await rackByCode(house.db, code.slice(0, 20));
+  'rack-label': async ({ app }, code, { lists }, unit) => {
+    const piece = await rackByCode(app.db, code.slice(0, 20));
     if (!piece) return problem([issue('rack-gone', { code: code.slice(0, 20) })]);
     const { mouldings, mats, glazings, backings } = lists;
     const name = [...mouldings, ...mats, ...glazings, ...backings].find((one) => one.code === piece.material)?.name;
@@ -61,7 +61,7 @@ const MAKE: Readonly<Record<Paper, Make>> = {
 };
 
 export const GET = route('GET /papers/[paper]/[number]', async (_request, viewer, { paper = '', number = '' }) => {
-  const books = await viewer.house.books();
+  const books = await viewer.app.books();
   if (!books) return problem([issue('shop-unknown')]);
   if (!Object.hasOwn(MAKE, paper)) return unknownTicket(number);
   const known = paper as Paper;

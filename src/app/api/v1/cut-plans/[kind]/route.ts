@@ -18,7 +18,7 @@ function whole(text: string | null, most: number): number | undefined {
 }
 
 /** One plan of many frames or parts; with `Accept: text/event-stream` each better plan as it is found. */
-export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, house, _person, params) => {
+export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, app, _person, params) => {
   const kind = (params.kind ?? '') as CutKind;
   if (!CUT_KINDS.includes(kind))
     return problem([issue('path-unknown', { path: `/api/v1/cut-plans/${kind.slice(0, 40)}` })]);
@@ -34,7 +34,7 @@ export const POST = openRoute('POST /api/v1/cut-plans/[kind]', async (request, h
         most: MOST_MS,
       }),
     ]);
-  const { cutting } = house;
+  const { cutting } = app;
   const options = { budgetMs, turns, signal: request.signal };
   if (!request.headers.get('accept')?.includes('text/event-stream')) {
     try {

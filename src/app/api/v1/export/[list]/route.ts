@@ -1,5 +1,5 @@
 import { LISTS as MAY } from '@/contract/access';
-import { writeMouldingList } from '@/core/books/moulding-list';
+import { writeMouldingList } from '@/core/supplier-list/moulding-list';
 import { writeRackList } from '@/core/cutting/rack-list';
 import type { Role } from '@/contract/commands';
 import { issue } from '@/core/issue';
@@ -9,11 +9,11 @@ import { problem } from '@/server/problem';
 import { rackPieces } from '@/server/rack-views';
 
 const WRITE: Readonly<Record<keyof typeof MAY, (viewer: Viewer, number: number) => Promise<string | undefined>>> = {
-  'mouldings.csv': async ({ house }) => writeMouldingList((await house.books())?.lists.mouldings ?? []),
+  'mouldings.csv': async ({ app }) => writeMouldingList((await app.books())?.lists.mouldings ?? []),
   'rack.csv': async (viewer) =>
-    writeRackList(await rackPieces(viewer), (await viewer.house.books())?.settings.homeUnit ?? 'in'),
-  'plan-N.csv': async ({ house }, number) => {
-    const plan = await planByNumber(house.db, number);
+    writeRackList(await rackPieces(viewer), (await viewer.app.books())?.settings.homeUnit ?? 'in'),
+  'plan-N.csv': async ({ app }, number) => {
+    const plan = await planByNumber(app.db, number);
     return plan && planCsv(plan);
   },
 };

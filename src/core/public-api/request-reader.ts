@@ -1,7 +1,7 @@
 /** Reads the materials and the lengths of a request, in its unit. */
 import type { Field } from '../builds/fields';
 import type { Design } from '../design/design';
-import type { Moulding, Sheet } from '../materials';
+import type { Moulding, SheetMaterial } from '../materials';
 import { type Length, type Unit, inches, length, mm, plus } from '../units/length';
 import type { WorkOutBody } from './body';
 import { type LengthText, LengthReader } from './reader';
@@ -14,7 +14,7 @@ type Rate =
       minimumSquareMetres?: string | undefined;
     }
   | undefined;
-const sheetCost = (rate: Rate): Pick<Sheet, 'cost'> => {
+const sheetCost = (rate: Rate): Pick<SheetMaterial, 'cost'> => {
   if (rate?.costPerSquareFoot !== undefined) return { cost: { amount: rate.costPerSquareFoot, per: 'sqft' } };
   return rate?.costPerSquareMetre !== undefined ? { cost: { amount: rate.costPerSquareMetre, per: 'sqm' } } : {};
 };
@@ -37,7 +37,7 @@ export class RequestReader extends LengthReader {
     super(unit);
   }
 
-  sheet(body: Inline, path: string, name: string, thickness: Length, rate: Rate): Sheet {
+  sheet(body: Inline, path: string, name: string, thickness: Length, rate: Rate): SheetMaterial {
     return {
       code: name,
       name: body.name ?? name,

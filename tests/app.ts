@@ -1,4 +1,4 @@
-/** A house on a database in memory, with a clock that tests can set, for use cases without a browser. */
+/** An application on a database in memory, with a clock that tests can set, for use cases without a browser. */
 import type { Asked, CommandName, Role } from '@/contract/commands';
 import { type Db, dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
@@ -7,57 +7,57 @@ import { Host } from '@/db/pglite/host';
 import { type Person, staffByName } from '@/db/queries/staff';
 import type { Viewer } from '@/server/access';
 import { handlers, readyings } from '@/server/commands';
-import { houseOver } from '@/server/compose';
-import { enter } from '@/server/door';
-import type { House } from '@/server/house';
+import { contextOver } from '@/server/compose';
+import { handleCommand } from '@/server/door';
+import type { AppContext } from '@/server/app-context';
 
-export interface TestHouse extends House {
+export interface TestApp extends AppContext {
   readonly clock: { now(): Date; at: Date };
   readonly owner: Person;
   command<N extends CommandName>(
     name: N,
     payload: Asked<N>,
     options?: { id?: string; as?: Person | undefined; session?: string; program?: boolean },
-  ): ReturnType<typeof enter>;
+  ): ReturnType<typeof handleCommand>;
   setUp(homeUnit?: 'in' | 'mm'): Promise<void>;
-  /** The same house, its owner being somebody who is there already. */
-  as(owner: Person): TestHouse;
+  /** The same app, its owner being somebody who is there already. */
+  as(owner: Person): TestApp;
   /** Somebody of that role who looks at a view; Ada for the owner. */
   viewer<R extends Role = 'owner'>(role?: R): Viewer<R>;
 }
 
-export async function openHouse(): Promise<TestHouse> {
+export async function openApp(): Promise<TestApp> {
   const host = new Host(await openPglite(undefined, '.build/empty-database.tar'));
   await host.open();
   const db = dbOver((ask) => host.handle(ask));
   await migrate(db, readMigrations('src/db/migrations'));
-  return testHouse(db);
+  return testApp(db);
 }
 
-/** A house on a database that is there already. */
-export function testHouse(db: Db): TestHouse {
+/** An application on a database that is there already. */
+export function testApp(db: Db): TestApp {
   const clock = { at: new Date('2031-05-05T10:00:00Z'), now: () => clock.at };
-  const house = houseOver(db, clock, Buffer.alloc(32, 7), false);
+  const app = contextOver(db, clock, Buffer.alloc(32, 7), false);
   const ada = { id: '', name: 'Ada', role: 'owner' as const };
-  const command: TestHouse['command'] = async (name, payload, { id = crypto.randomUUID(), ...options } = {}) => {
+  const command: TestApp['command'] = async (name, payload, { id = crypto.randomUUID(), ...options } = {}) => {
     const person = 'as' in options ? options.as : ada;
     const asker = { person, session: options.session, program: options.program ?? false };
-    return enter(house, asker, { id, name, payload }, handlers, readyings);
+    return handleCommand(app, asker, { id, name, payload }, handlers, readyings);
   };
   /** Sets the shop up; its owner is Ada. */
-  const setUp: TestHouse['setUp'] = async (homeUnit = 'in') => {
+  const setUp: TestApp['setUp'] = async (homeUnit = 'in') => {
     const payload = { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit, code: '' };
     const done = await command('set-up-shop', payload, { as: undefined });
     if (!done.ok) throw new Error(JSON.stringify(done.issues));
     ada.id = (await staffByName(db, 'Ada'))!.id;
   };
   const viewer = ((role: Role = 'owner') => ({
-    house,
+    app,
     session: 'test',
     person: role === 'owner' ? ada : { id: crypto.randomUUID(), name: role, role },
-  })) as unknown as TestHouse['viewer'];
-  const test: TestHouse = {
-    ...house,
+  })) as unknown as TestApp['viewer'];
+  const test: TestApp = {
+    ...app,
     clock,
     owner: ada,
     command,

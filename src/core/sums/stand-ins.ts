@@ -1,7 +1,7 @@
 /** Stand-ins for what a sum does not ask about, so that it can be laid up by the same functions as a whole design. */
-import type { Job } from '../builds/build';
+import type { ResolvedPiece } from '../builds/build';
 import type { Design } from '../design/design';
-import type { Backing, Glazing, Moulding, Sheet } from '../materials';
+import type { Backing, Glazing, Moulding, SheetMaterial } from '../materials';
 import { type Length, inches, larger, mm, size, smaller } from '../units/length';
 import type { Sum } from './sum';
 
@@ -19,7 +19,13 @@ export const aMoulding = (of: Partial<Moulding>): Moulding => ({
   colour: '#8a6f4d',
   ...of,
 });
-const aSheet = (thickness: Length): Sheet => ({ code: '', name: '', thickness, colour: '#f4ecdd', archival: true });
+const aSheet = (thickness: Length): SheetMaterial => ({
+  code: '',
+  name: '',
+  thickness,
+  colour: '#f4ecdd',
+  archival: true,
+});
 export const someGlass = (thickness: Length = mm(2)): Glazing => ({
   ...aSheet(thickness),
   type: thickness > 0 ? 'glass' : 'none',
@@ -29,7 +35,7 @@ export const someGlass = (thickness: Length = mm(2)): Glazing => ({
 export const someBacking = (thickness: Length = mm(5)): Backing => ({ ...aSheet(thickness), type: 'foam' });
 
 /** A job for a design whose materials do not matter to the sum, or are given. */
-export function aJob(sum: Sum, moulding: Moulding, design: Design, over: Partial<Job> = {}): Job {
+export function aJob(sum: Sum, moulding: Moulding, design: Design, over: Partial<ResolvedPiece> = {}): ResolvedPiece {
   const { width, height, width2 = width, height2 = height } = design.piece;
   return {
     design,
@@ -41,7 +47,7 @@ export function aJob(sum: Sum, moulding: Moulding, design: Design, over: Partial
     backing: someBacking(),
     mountBoard: undefined,
     settings: sum.settings,
-    book: sum.book,
+    log: sum.log,
     piece: {
       larger: size(larger(width, width2), larger(height, height2)),
       smaller: size(smaller(width, width2), smaller(height, height2)),

@@ -24,7 +24,7 @@ export interface Mind {
 }
 export const newMind = (): Mind => ({ sessions: new Map(), guesses: new Map(), logged: new Map() });
 
-export interface House extends KeptBooks {
+export interface AppContext extends KeptBooks {
   readonly mind: Mind;
   readonly db: Db;
   readonly clock: Clock;
@@ -40,7 +40,7 @@ export interface House extends KeptBooks {
   readonly setUpCode?: string | undefined;
   readonly backUps?: BackUps | undefined;
 }
-export interface Books {
+export interface ShopData {
   readonly shop: ShopRow;
   readonly settings: Settings;
   readonly prices: PriceBook;
@@ -48,7 +48,7 @@ export interface Books {
   readonly catalogue: Catalogue;
 }
 
-export async function readBooks(db: Queries): Promise<Books | undefined> {
+export async function readBooks(db: Queries): Promise<ShopData | undefined> {
   const shop = await getShop(db);
   if (!shop) return undefined;
   const edition = await latestEdition(db);
@@ -64,16 +64,16 @@ export async function readBooks(db: Queries): Promise<Books | undefined> {
 
 export interface KeptBooks {
   /** The books as they are now. Never call it inside a transaction: it would wait for the connection that is held. */
-  readonly books: () => Promise<Books | undefined>;
+  readonly books: () => Promise<ShopData | undefined>;
   /** The books as the transaction sees them. */
-  readonly booksIn: (tx: Tx) => Promise<Books | undefined>;
+  readonly booksIn: (tx: Tx) => Promise<ShopData | undefined>;
   /** What the owner has set; never inside a transaction either. */
   readonly shopSettings: () => Promise<ShopSettings>;
 }
 
 /** Keeps the books of the latest edition that was read; every change of the books is a new edition and is told on the bus. */
 export function keptBooks(db: Queries, bus: Bus): KeptBooks {
-  let kept: Books | undefined;
+  let kept: ShopData | undefined;
   let current = false;
   let settings: ShopSettings | undefined;
   bus.listen(({ touched }) => {

@@ -58,7 +58,7 @@ export function severalOf(body: WorkOutBody, reader: LengthReader): Pick<Design,
   const usual = reader.unit === 'in' ? inches(1) : mm(25);
   const { bridge, patch, as, columns } = body.layout ?? {};
   const both = typeof bridge === 'object' ? bridge : { across: bridge, down: bridge };
-  const free = as === 'free' || (as === undefined && body.windows.every((one) => one.at));
+  const free = as === 'free' || (as === undefined && body.windows.every((window) => window.at));
   const more = reader.maybe('layout.patch', patch, true);
   return {
     several: {
@@ -69,23 +69,23 @@ export function severalOf(body: WorkOutBody, reader: LengthReader): Pick<Design,
         down: reader.read('layout.bridge', both.down, usual),
       },
       ...(more === undefined ? {} : { patch: more }),
-      windows: body.windows.map((one, index) => {
+      windows: body.windows.map((window, index) => {
         const path = `windows.${index}`;
-        const corner = reader.maybe(`${path}.corner`, one.corner);
-        if (free && !one.at) reader.complain(`${path}.at`, 'input-wrong', { reason: 'place-needed' });
+        const corner = reader.maybe(`${path}.corner`, window.corner);
+        if (free && !window.at) reader.complain(`${path}.at`, 'input-wrong', { reason: 'place-needed' });
         return {
-          width: reader.read(`${path}.width`, one.width, length(1)),
-          height: reader.read(`${path}.height`, one.height, length(1)),
-          ...(one.title ? { title: one.title } : {}),
-          ...(one.at
+          width: reader.read(`${path}.width`, window.width, length(1)),
+          height: reader.read(`${path}.height`, window.height, length(1)),
+          ...(window.title ? { title: window.title } : {}),
+          ...(window.at
             ? {
                 at: {
-                  left: reader.read(`${path}.at.left`, one.at.left, length(0), true),
-                  top: reader.read(`${path}.at.top`, one.at.top, length(0), true),
+                  left: reader.read(`${path}.at.left`, window.at.left, length(0), true),
+                  top: reader.read(`${path}.at.top`, window.at.top, length(0), true),
                 },
               }
             : {}),
-          ...(one.shape ? { shape: one.shape } : {}),
+          ...(window.shape ? { shape: window.shape } : {}),
           ...(corner ? { corner } : {}),
         };
       }),

@@ -35,15 +35,15 @@ export class LengthReader {
     if (value === undefined) return otherwise;
     if (typeof value === 'number') {
       const fits = Number.isFinite(value) && value >= 0 && value * UNITS_PER_MM <= LONGEST;
-      const found = fits ? mm(value) : length(0);
-      if (fits && (found > 0 || zeroAllowed)) return found;
+      const measure = fits ? mm(value) : length(0);
+      if (fits && (measure > 0 || zeroAllowed)) return measure;
       const code = !fits && value < 0 ? 'length-negative' : fits ? 'length-zero' : 'length-too-big';
       this.complain(path, code, { typed: String(value), unit: 'mm' });
       return otherwise;
     }
     const result = parseLength(value, { unit: this.unit, zeroAllowed });
     if (result.ok) return result.value;
-    for (const one of result.issues) this.complain(path, one.code, one.figures);
+    for (const issue of result.issues) this.complain(path, issue.code, issue.figures);
     return otherwise;
   }
 

@@ -4,22 +4,22 @@ import type { Moulding } from '../materials';
 import { frameSizes, legsOf, matchedFrame } from '../sizing/frame';
 import { lipRoom, stripsRound } from '../sizing/mats';
 import { type Length, type Size, plus, size, smaller, times } from '../units/length';
-import type { Job, Laid, Layer, Loose, Matted } from './build';
+import type { ResolvedPiece, LayUp, Layer, Loose, Matted } from './build';
 import type { Frame } from '../sizing/frame';
 import { matted, mattedIssues, NAME } from './matting';
 import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from './layers';
 
 /** A board no larger than the package it lies in. */
-export const within = (of: Size, pack: Size): Size => size(smaller(of.w, pack.w), smaller(of.h, pack.h));
+export const within = (extent: Size, pack: Size): Size => size(smaller(extent.w, pack.w), smaller(extent.h, pack.h));
 
 /** The frames round a package, inner to outer; the last is the one that hangs. */
-export function frames(job: Job, pack: Size): Frame[] {
-  const { design, settings, book, moulding } = job;
+export function frames(job: ResolvedPiece, pack: Size): Frame[] {
+  const { design, settings, log: log, moulding } = job;
   const list: Frame[] = [];
   let inside = pack;
   for (const [index, one] of (design.frame.inner ?? []).entries()) {
     const wood = job.inner[index]!;
-    const of = frameSizes(inside, one.allowance, wood, book, `sizes.inner.${index}`);
+    const of = frameSizes(inside, one.allowance, wood, log, `sizes.inner.${index}`);
     list.push({
       of: 'liner',
       moulding: wood,
@@ -32,8 +32,8 @@ export function frames(job: Job, pack: Size): Frame[] {
   }
   const { outside: wanted, allowance } = design.frame;
   const of = wanted
-    ? matchedFrame(inside, allowance, moulding, wanted, book)
-    : frameSizes(inside, allowance, moulding, book);
+    ? matchedFrame(inside, allowance, moulding, wanted, log)
+    : frameSizes(inside, allowance, moulding, log);
   list.push({
     of: 'frame',
     moulding,
@@ -46,16 +46,16 @@ export function frames(job: Job, pack: Size): Frame[] {
 }
 
 /** The fillet's legs: sight at the innermost window, long point two faces further out (R13). */
-export function filletFrame({ fillet, book, settings }: Job, mat: Matted): Frame | undefined {
+export function filletFrame({ fillet, log: log, settings }: ResolvedPiece, mat: Matted): Frame | undefined {
   if (!fillet) return undefined;
   const { opening: sight } = mat;
-  const out = (of: 'w' | 'h') =>
-    book.note(
-      `sizes.fillet.outside.${of}`,
-      `fillet long point, ${NAME[of]}`,
+  const out = (side: 'w' | 'h') =>
+    log.note(
+      `sizes.fillet.outside.${side}`,
+      `fillet long point, ${NAME[side]}`,
       'window + 2 × face width',
-      { window: sight[of], 'face width': fillet.faceWidth },
-      plus(sight[of], times(fillet.faceWidth, 2)),
+      { window: sight[side], 'face width': fillet.faceWidth },
+      plus(sight[side], times(fillet.faceWidth, 2)),
     );
   const outside = size(out('w'), out('h'));
   return {
@@ -83,20 +83,25 @@ export function stripParts(part: string, name: string, pack: Size, stripWidth: L
 
 /** A package that is one size with what is given, noted as such. */
 export function packageAs(
-  job: Job,
-  of: Size,
+  job: ResolvedPiece,
+  extent: Size,
   formula: string,
   inputs: (side: 'w' | 'h') => Record<string, Length>,
 ): Size {
   const side = (key: 'w' | 'h') =>
-    job.book.later(`sizes.package.${key}`, `package ${NAME[key]}`, () => ({ formula, inputs: inputs(key) }), of[key]);
+    job.log.later(
+      `sizes.package.${key}`,
+      `package ${NAME[key]}`,
+      () => ({ formula, inputs: inputs(key) }),
+      extent[key],
+    );
   return size(side('w'), side('h'));
 }
-export const packageOfPiece = (job: Job): Size =>
+export const packageOfPiece = (job: ResolvedPiece): Size =>
   packageAs(job, job.piece.larger, 'piece', (key) => ({ piece: job.piece.larger[key] }));
 
 /** A package in a rabbeted frame, glazed or not, held by points and closed behind. */
-export function rabbeted(job: Job, parts: Partial<Laid> & Pick<Laid, 'package' | 'layers'>): Laid {
+export function rabbeted(job: ResolvedPiece, parts: Partial<LayUp> & Pick<LayUp, 'package' | 'layers'>): LayUp {
   const mat = parts.matted;
   const fillet = mat && filletFrame(job, mat);
   const round = frames(job, parts.package);
@@ -116,11 +121,11 @@ export function rabbeted(job: Job, parts: Partial<Laid> & Pick<Laid, 'package' |
 }
 
 /** The usual sandwich: glazing, mats, piece, mount board, backing; without a mat the piece fills the rabbet. */
-export function layered(job: Job, fixed?: Parameters<typeof matted>[1]): Laid {
+export function layered(job: ResolvedPiece, fixed?: Parameters<typeof matted>[1]): LayUp {
   const mat = matted(job, fixed);
   const pack = mat?.package ?? fixed?.package ?? packageOfPiece(job);
-  const patches = (mat?.windows ?? []).flatMap((one): Loose[] =>
-    one.patch ? [{ part: 'backing patch', name: one.title, count: 1, size: one.patch, into: true }] : [],
+  const patches = (mat?.windows ?? []).flatMap((window): Loose[] =>
+    window.patch ? [{ part: 'backing patch', name: window.title, count: 1, size: window.patch, into: true }] : [],
   );
   return rabbeted(job, {
     package: pack,
@@ -137,18 +142,18 @@ export function layered(job: Job, fixed?: Parameters<typeof matted>[1]): Laid {
 }
 
 /** What the lip of the frame that holds the package hides. */
-function hiddenByLip({ design, moulding, inner }: Job): Length {
+function hiddenByLip({ design, moulding, inner }: ResolvedPiece): Length {
   const holding: Moulding = inner[0] ?? moulding;
   return lipRoom(holding.rabbetWidth, design.frame.inner?.[0]?.allowance ?? design.frame.allowance);
 }
 /** The usual strip, or a narrower one where the lip hides no more (R11). */
-export const usualStrip = (job: Job): Length => smaller(job.settings.stripWidth, hiddenByLip(job));
+export const usualStrip = (job: ResolvedPiece): Length => smaller(job.settings.stripWidth, hiddenByLip(job));
 
 /** Spacer strips between glazing and piece, no wider than the lip hides. */
-export function spaced(job: Job, laid: Laid, wanted: Length | undefined, depth: Length): Laid {
+export function spaced(job: ResolvedPiece, laid: LayUp, wanted: Length | undefined, depth: Length): LayUp {
   const room = hiddenByLip(job);
   const stripWidth = wanted ?? usualStrip(job);
-  const [glass, ...rest] = laid.layers;
+  const [glass, ...layers] = laid.layers;
   const strip: Layer = { part: 'spacer', name: 'Spacer strips', colour: '#e7e3d6', thickness: depth, kg: 0 };
   const issues: Issue[] = [];
   if (stripWidth > room || stripWidth <= 0)
@@ -157,7 +162,7 @@ export function spaced(job: Job, laid: Laid, wanted: Length | undefined, depth: 
     issues.push(issue('strip-too-wide', { strip: stripWidth }, 'own.stripWidth'));
   return {
     ...laid,
-    layers: glass?.part === 'glazing' ? [glass, strip, ...rest] : laid.layers,
+    layers: glass?.part === 'glazing' ? [glass, strip, ...layers] : laid.layers,
     loose: [...laid.loose, ...stripParts('spacer strip', 'Spacer strips', laid.package, stripWidth, depth)],
     issues: [...(laid.issues ?? []), ...issues],
   };

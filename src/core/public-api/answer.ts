@@ -155,9 +155,14 @@ function sizesOut({ sizes }: WorkedOut, { len, size, sides, maybe }: Present) {
   return {
     piece: size(sizes.piece.larger),
     ...maybe('opening', sizes.opening, size),
-    openings: (matted?.windows ?? []).map((one) => size(one)),
+    openings: (matted?.windows ?? []).map((window) => size(window)),
     ...maybe('windows', matted && matted.windows.length > 1 ? matted.windows : undefined, (windows) =>
-      windows.map((one) => ({ ...size(one), left: len(one.left), top: len(one.top), shape: one.shape.shape })),
+      windows.map((window) => ({
+        ...size(window),
+        left: len(window.left),
+        top: len(window.top),
+        shape: window.shape.shape,
+      })),
     ),
     ...maybe('border', sizes.border, sides),
     ...maybe('visibleBorder', sizes.visibleBorder, sides),
@@ -258,13 +263,15 @@ function priceOut(price: PiecePrice, book: PriceBook): NonNullable<WorkOutAnswer
 /** Workings as text, lengths in the unit in force. */
 export const workingsOut = (workings: Workings, unit: Unit): NonNullable<WorkOutAnswer['working']> =>
   Object.fromEntries(
-    Object.entries(workings).map(([path, one]) => [
+    Object.entries(workings).map(([path, working]) => [
       path,
       {
-        label: one.label,
-        formula: one.formula,
-        inputs: Object.fromEntries(Object.entries(one.inputs).map(([name, of]) => [name, quantityText(of, unit)])),
-        value: quantityText(one.value, unit),
+        label: working.label,
+        formula: working.formula,
+        inputs: Object.fromEntries(
+          Object.entries(working.inputs).map(([name, quantity]) => [name, quantityText(quantity, unit)]),
+        ),
+        value: quantityText(working.value, unit),
       },
     ]),
   );
@@ -279,7 +286,7 @@ export function answerOf(
   const present = presenter(unit);
   const { len, maybe } = present;
   const { stack, weight, hanging } = worked;
-  const steps = new Set(worked.route.map((one) => one.step));
+  const steps = new Set(worked.route.map((routeStep) => routeStep.step));
   const has = (step: StepKey) => steps.has(step);
   return {
     build: worked.resolved.design.build,
@@ -316,13 +323,13 @@ export function answerOf(
       ...maybe('size', size, len),
       ...(rating ? { rating } : {}),
     })),
-    cautions: worked.cautions.map((one) => ({
-      code: one.code,
-      level: one.level,
-      path: one.path,
-      figures: { ...one.figures },
-      message: words.caution(one.code, one.figures, unit),
-      waysOut: one.waysOut.map((way) => ({ code: way.code, message: words.wayOut(way.code, way.figures, unit) })),
+    cautions: worked.cautions.map((caution) => ({
+      code: caution.code,
+      level: caution.level,
+      path: caution.path,
+      figures: { ...caution.figures },
+      message: words.caution(caution.code, caution.figures, unit),
+      waysOut: caution.waysOut.map((way) => ({ code: way.code, message: words.wayOut(way.code, way.figures, unit) })),
     })),
     price: worked.price && book ? priceOut(worked.price, book) : null,
     route: worked.route.map(({ step, station, minutes, waits }) => ({

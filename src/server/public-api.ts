@@ -1,9 +1,9 @@
 /** The open computations, and their description, generated from the schemas that check the requests. */
 import { z } from 'zod';
 import { commands, sheetsPlanSchema, sticksPlanSchema } from '@/contract/commands';
-import { type WorkOutAnswer, answerOf, presenter, workOutAnswer, workingsOut } from '@/core/open/answer';
-import { workOutBody } from '@/core/open/body';
-import { readRequest } from '@/core/open/request';
+import { type WorkOutAnswer, answerOf, presenter, workOutAnswer, workingsOut } from '@/core/public-api/answer';
+import { workOutBody } from '@/core/public-api/body';
+import { readRequest } from '@/core/public-api/request';
 import { EMPTY_CATALOGUE } from '@/core/materials';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
@@ -17,13 +17,13 @@ import { workOut } from '@/core/work-out';
 import { sayCaution, sayIssue, sayWayOut } from '@/words/issues';
 import { foundRow } from '@/db/queries/orders';
 import { schemaIssues } from './door';
-import type { Books } from './house';
+import type { ShopData } from './app-context';
 
 /** The books a design is worked out with; without prices for those who see none. */
-export type OpenBooks = Omit<Books, 'prices'> & { readonly prices?: Books['prices'] | undefined };
+export type OpenBooks = Omit<ShopData, 'prices'> & { readonly prices?: ShopData['prices'] | undefined };
 
 const WORDS = { caution: sayCaution, wayOut: sayWayOut };
-const NO_HOUSE = { mat: '', moulding: '', glazing: '', backing: '' };
+const NO_DEFAULTS = { mat: '', moulding: '', glazing: '', backing: '' };
 
 /** One design in, everything that follows from it out. */
 export function openWorkOut(
@@ -35,12 +35,12 @@ export function openWorkOut(
   const checked = workOutBody.safeParse(body);
   if (!checked.success) return bad(...schemaIssues(checked.error.issues));
   const home = books?.settings.homeUnit ?? 'in';
-  const { request, complaints } = readRequest(checked.data, home, books?.shop.house ?? NO_HOUSE);
+  const { request, complaints } = readRequest(checked.data, home, books?.shop.house ?? NO_DEFAULTS);
   if (complaints.length > 0) return bad(...complaints.map((one): Issue => ({ ...one })));
   const prices = request.prices ?? books?.prices;
   const result = workOut(request.design, {
     settings: request.settings,
-    books: books?.catalogue ?? EMPTY_CATALOGUE,
+    catalogue: books?.catalogue ?? EMPTY_CATALOGUE,
     ...(prices ? { prices } : {}),
     ...(request.minutes === undefined ? {} : { minutes: request.minutes }),
   });

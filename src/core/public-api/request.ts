@@ -1,6 +1,6 @@
 /** An open request whose shape was checked, read into the one Design that everything else is worked out from. */
 import { BUILDS } from '../builds';
-import { type Design, type HouseChoice, newDesign } from '../design/design';
+import { type Design, type DefaultMaterials, newDesign } from '../design/design';
 import type { PriceBook } from '../pricing/book';
 import { type Settings, defaultSettings } from '../settings';
 import { type Unit, length } from '../units/length';
@@ -28,11 +28,11 @@ export interface OpenRequest {
   readonly minutes?: number;
 }
 
-/** Reads a body whose shape was checked. `home` and `house` fill in what is absent. */
+/** Reads a body whose shape was checked. `home` and `defaults` fill in what is absent. */
 export function readRequest(
   body: WorkOutBody,
   home: Unit,
-  house: HouseChoice,
+  defaults: DefaultMaterials,
 ): { request: OpenRequest; complaints: Complaint[] } {
   const unit = body.unit ?? home;
   const settings = defaultSettings(unit);
@@ -41,7 +41,7 @@ export function readRequest(
   const build = BUILDS[body.build];
   const start = newDesign(
     settings,
-    house,
+    defaults,
     reader.read('piece.width', piece.width, length(1)),
     reader.read('piece.height', piece.height, length(1)),
   );

@@ -52,7 +52,7 @@ const FORMULA = /^[=+\-@\t\r]/;
 function lengthIn(fields: Fields, column: Column, unit: Unit, issues: Issue[]): Length | undefined {
   const read = parseLength(fields[column], { unit, decimalComma: true });
   if (read.ok) return read.value;
-  issues.push(...read.issues.map((one) => ({ ...one, path: column })));
+  issues.push(...read.issues.map((issue) => ({ ...issue, path: column })));
   return undefined;
 }
 
@@ -68,10 +68,10 @@ function oneOf<T extends string>(
   return found;
 }
 
-function textIn(fields: Fields, column: Column, most: number, issues: Issue[]): string {
+function textIn(fields: Fields, column: Column, limit: number, issues: Issue[]): string {
   const text = fields[column];
   if (text === '') issues.push(issue('list-empty', {}, column));
-  if (text.length > most) issues.push(issue('list-long', { length: text.length, most }, column));
+  if (text.length > limit) issues.push(issue('list-long', { length: text.length, most: limit }, column));
   if (FORMULA.test(text)) issues.push(issue('list-formula', { read: text.slice(0, 20) }, column));
   return text;
 }
@@ -191,27 +191,27 @@ export function* readingMouldingList(text: string): Pausing<ReadList> {
 const written = (value: Length, unit: Unit) =>
   value % FINEST[unit] === 0 ? fieldText(value, unit) : `${value / UNITS_PER_MM} mm`;
 
-const fieldsOf = (one: Listed): Fields => ({
-  code: one.code,
-  name: one.name,
-  supplier: one.supplier,
-  unit: one.unit,
-  'face width': written(one.faceWidth, one.unit),
-  'rabbet width': written(one.rabbetWidth, one.unit),
-  'rabbet depth': written(one.rabbetDepth, one.unit),
-  height: written(one.height, one.unit),
-  material: one.material,
-  profile: one.profile,
-  finish: one.finish,
-  colour: one.colour,
-  stick: one.stick === undefined ? '' : written(one.stick, one.unit),
-  cost: one.cost.amount,
-  per: one.cost.per,
+const fieldsOf = (listed: Listed): Fields => ({
+  code: listed.code,
+  name: listed.name,
+  supplier: listed.supplier,
+  unit: listed.unit,
+  'face width': written(listed.faceWidth, listed.unit),
+  'rabbet width': written(listed.rabbetWidth, listed.unit),
+  'rabbet depth': written(listed.rabbetDepth, listed.unit),
+  height: written(listed.height, listed.unit),
+  material: listed.material,
+  profile: listed.profile,
+  finish: listed.finish,
+  colour: listed.colour,
+  stick: listed.stick === undefined ? '' : written(listed.stick, listed.unit),
+  cost: listed.cost.amount,
+  per: listed.cost.per,
 });
 
 /** The list as CSV, one row a moulding, in the given order. */
 export const writeMouldingList = (list: readonly Listed[]): string =>
-  `${Papa.unparse({ fields: [...COLUMNS], data: list.map((one) => COLUMNS.map((column) => fieldsOf(one)[column])) }, { newline: '\n' })}\n`;
+  `${Papa.unparse({ fields: [...COLUMNS], data: list.map((listed) => COLUMNS.map((column) => fieldsOf(listed)[column])) }, { newline: '\n' })}\n`;
 
 export interface PlannedRow {
   readonly row: number;
@@ -226,17 +226,17 @@ export interface PlannedRow {
 
 /** What the list would do to the books, row by row, pausing as reading does. Codes that differ by case only are one. */
 export function* planningImport(list: ReadList, books: readonly Listed[]): Pausing<PlannedRow[]> {
-  const byCode = new Map(books.map((one) => [one.code.toLowerCase(), one]));
-  const planRow = (one: ReadRow): PlannedRow => {
-    const { row, code, name } = one;
-    if ('issues' in one) return { row, code, name, does: 'refuse', issues: one.issues, changes: [] };
-    const before = byCode.get(one.moulding.code.toLowerCase());
-    if (before && before.code !== one.moulding.code) {
+  const byCode = new Map(books.map((book) => [book.code.toLowerCase(), book]));
+  const planRow = (readRow: ReadRow): PlannedRow => {
+    const { row, code, name } = readRow;
+    if ('issues' in readRow) return { row, code, name, does: 'refuse', issues: readRow.issues, changes: [] };
+    const before = byCode.get(readRow.moulding.code.toLowerCase());
+    if (before && before.code !== readRow.moulding.code) {
       const issues = [issue('list-code-case', { code, known: before.code }, 'code')];
       return { row, code, name, does: 'refuse', issues, changes: [] };
     }
-    if (!before) return { row, code, name, does: 'add', issues: [], changes: [], moulding: one.moulding };
-    const [from, to] = [fieldsOf(before), fieldsOf(one.moulding)];
+    if (!before) return { row, code, name, does: 'add', issues: [], changes: [], moulding: readRow.moulding };
+    const [from, to] = [fieldsOf(before), fieldsOf(readRow.moulding)];
     const changes = COLUMNS.filter((field) => from[field] !== to[field]).map((field) => ({
       field,
       from: from[field],
@@ -249,12 +249,12 @@ export function* planningImport(list: ReadList, books: readonly Listed[]): Pausi
       does: changes.length > 0 ? 'change' : 'same',
       issues: [],
       changes,
-      moulding: one.moulding,
+      moulding: readRow.moulding,
     };
   };
   const plan: PlannedRow[] = [];
-  for (const [index, one] of list.rows.entries()) {
-    plan.push(planRow(one));
+  for (const [index, readRow] of list.rows.entries()) {
+    plan.push(planRow(readRow));
     if (index % SLICE === SLICE - 1) yield;
   }
   return plan;
