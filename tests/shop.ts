@@ -116,7 +116,7 @@ export const prices: PriceBook = {
 };
 export const shop = (unit: Unit = 'in', over: Partial<WorkOutContext> = {}): WorkOutContext => ({
   settings: defaultSettings(unit),
-  catalogue: catalogue,
+  catalogue,
   prices,
   ...over,
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyDesign, designOf } from '../../tests/designs';
 import { evaluate } from '../../tests/evaluate';
-import { backing, books, exampleDesign, glazing, inch, mat, moulding, prices, shop } from '../../tests/shop';
+import { backing, catalogue, exampleDesign, glazing, inch, mat, moulding, prices, shop } from '../../tests/shop';
 import { workedCases } from '../../tests/worked-cases';
 import { BUILD_CODES } from './builds';
 import type { Design } from './design/design';
@@ -343,5 +343,5 @@ it('prices exactly where floating point would not', () => {
   expect(decimal('1.005')).toEqual({ n: 201n, d: 200n });
   const price = workOut(exampleDesign(), shop('in', { prices: { ...prices, labourPerHour: '1.0963636' } }));
   expect(price.ok && price.value.price!.lines.find((line) => line.key === 'labour')!.amount).toBe(100);
-  expect(books.mouldings.size).toBe(4);
+  expect(catalogue.mouldings.size).toBe(4);
 });

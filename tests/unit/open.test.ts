@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { books } from '../shop';
+import { catalogue } from '../shop';
 import type { Unit } from '@/core/units/length';
 import { openSum, openWorkOut } from '@/server/public-api';
 import { workOutBody } from '@/core/public-api/body';
@@ -149,7 +149,7 @@ describe('what is answered', () => {
   ])('refuses %j by path', (over, wanted) => expect(refusal(over)).toBe(wanted));
 
   it('takes materials by their code from the books it is given', () => {
-    expect(books.mouldings.get('M1')!.code).toBe('M1');
+    expect(catalogue.mouldings.get('M1')!.code).toBe('M1');
     expect(refusal({ glazing: '__proto__' })).toContain('material-unknown');
   });
 });

@@ -9,7 +9,7 @@ import { withBuild } from '@/core/design/with-build';
 import { STEPS } from '@/core/route/steps';
 import { inches } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
-import { books, exampleDesign, shop as shopOf } from '../shop';
+import { catalogue, exampleDesign, shop as shopOf } from '../shop';
 
 const shop = shopOf();
 

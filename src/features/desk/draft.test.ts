@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { books, exampleDesign, shopView, prices } from '../../../tests/shop';
+import { catalogue, exampleDesign, shopView, prices } from '../../../tests/shop';
 import type { OrderView } from '@/contract/views';
 import { apply, begin, change, redo, undo } from '@/core/design/edit';
 import { freeze, givenIn, resolve, thaw } from '@/core/design/resolve';
@@ -149,7 +149,7 @@ describe('drafts and orders', () => {
 
   it('freeze holds every material by its figures, thaw goes back to the codes', () => {
     const design = exampleDesign();
-    const resolved = resolve(design, books);
+    const resolved = resolve(design, catalogue);
     const frozen = resolved.ok ? freeze(resolved.value, prices.groups) : design;
     expect(givenIn(frozen)).toHaveLength(4);
     expect(
