@@ -14,10 +14,10 @@ import { catalogue, exampleDesign, shop as shopOf } from '../shop';
 const shop = shopOf();
 
 const lists = {
-  mouldings: [...books.mouldings.values()],
-  mats: [...books.mats.values()],
-  glazings: [...books.glazings.values()],
-  backings: [...books.backings.values()],
+  mouldings: [...catalogue.mouldings.values()],
+  mats: [...catalogue.mats.values()],
+  glazings: [...catalogue.glazings.values()],
+  backings: [...catalogue.backings.values()],
 } as never;
 const everyStep = new Set(STEPS);
 const wantedFrom = (design: Design) => {
@@ -59,8 +59,8 @@ describe('frames in frames', () => {
 
 describe('materials', () => {
   it('of one name and two codes are told apart by their code', () => {
-    const twin = { ...books.mats.get('A1')!, code: 'A9' };
-    const same = { ...shop, catalogue: { ...books, mats: new Map([...books.mats, ['A9', twin]]) } };
+    const twin = { ...catalogue.mats.get('A1')!, code: 'A9' };
+    const same = { ...shop, catalogue: { ...catalogue, mats: new Map([...catalogue.mats, ['A9', twin]]) } };
     const design = exampleDesign();
     const worked = workOut({ ...design, mats: [{ ...design.mats[0]!, board: { code: 'A9' } }] }, same);
     const parts = worked.ok ? wantedOf(worked.value, '7-1', everyStep).parts : [];
