@@ -2,7 +2,7 @@
  * Who may see and do what: every page and every route with the roles it is for. Pages and routes are made by these
  * names, so that one without an entry does not compile; `docs/access.md` is written from here and from the commands.
  */
-import type { Role } from './commands';
+import type { Role } from './roles';
 
 const OWNER = ['owner'] as const;
 const COUNTER = ['owner', 'counter'] as const;
@@ -35,15 +35,22 @@ export const PAGES = {
 } as const satisfies Readonly<Record<string, Audience>>;
 
 export const ROUTES = {
+  'GET /api/board': ALL,
+  'GET /api/drafts/[order]': COUNTER,
+  'PUT /api/drafts/[order]': COUNTER,
   'GET /api/find': COUNTER,
   'POST /api/import-preview': OWNER,
+  'GET /api/jobs/[ticket]': ALL,
   'GET /api/live': ALL,
   'POST /api/mat-cutter': ALL,
   'GET /api/orders/[number]': COUNTER,
   'GET /api/rack': ALL,
   'POST /api/rack/apart': COUNTER,
+  'GET /api/security': OWNER,
   'POST /api/session': 'anybody',
   'DELETE /api/session': 'anybody',
+  'GET /api/settings': OWNER,
+  'GET /api/shop': COUNTER,
   'GET /api/terminal': COUNTER,
   'POST /api/terminal': COUNTER,
   'GET /api/back-up': OWNER,

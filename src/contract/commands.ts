@@ -1,15 +1,16 @@
 /** What may be asked of the one door: the name of each command, what it needs, and who may ask. Shared by browser and server. */
 import { z } from 'zod';
-import { designSchema } from '@/core/design/design';
+import { designSchema } from '@/core/design/schema';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
+import { LARGEST_LIST } from './limits';
+import { ROLES, type Role } from './roles';
 import { settingsSchema } from './settings';
 
-export const ROLES = ['owner', 'counter', 'bench'] as const;
-export type Role = (typeof ROLES)[number];
+export { ROLES, type Role };
 const COUNTER: readonly Role[] = ['owner', 'counter'];
 const ALL: readonly Role[] = ROLES;
 
@@ -28,7 +29,7 @@ const line = (most: number) =>
 const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'day-out-of-range');
 const amount = z.int().positive().max(MOST_MONEY);
 export const pinSchema = z.string().regex(/^\d{4,8}$/, 'not-a-pin');
-export const LARGEST_LIST = 2_000_000;
+export { LARGEST_LIST };
 
 const rackLength = z.int().min(1).max(LONGEST);
 const figure = z.number().min(0).max(1e15);

@@ -226,3 +226,22 @@ export interface RackView {
   /** Whether costs are known here; without them a plan counts material, not money. */
   readonly money: boolean;
 }
+
+/** What a person is typing at the desk, as the server keeps it. */
+export interface KeptDraftView {
+  readonly version: number;
+  readonly base: number | null;
+  readonly draft: DraftView;
+}
+export interface DraftView {
+  readonly orderId: string;
+  readonly customer: CustomerView | null;
+  readonly promised: string;
+  readonly pieces: readonly DraftPieceView[];
+}
+export interface DraftPieceView {
+  readonly id: string;
+  readonly design: Design;
+  /** Field path -> text, while the text is being typed or is not a length. */
+  readonly typed: Readonly<Record<string, string>>;
+}

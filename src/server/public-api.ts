@@ -9,7 +9,7 @@ import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
 import { STANDARD_LISTS, STANDARD_SIZES } from '@/core/sizing/match';
 import { TOPICS, sumUp } from '@/core/sums';
-import { exactText } from '@/core/sums/sum';
+import { exactText } from '@/core/units/format-length';
 import { parseLength, splitSize } from '@/core/units/parse-length';
 import type { Unit } from '@/core/units/length';
 import { withinLimit } from '@/core/units/money';

@@ -1,9 +1,20 @@
 'use client';
-/** Puts the shop's dress on everything inside: by day on paper, by night for the bench. */
-import { ThemeProvider } from '@mui/material/styles';
+/** What stands round every page: the shop's dress, light or dark by the system's setting or as was chosen here, and what the server shows. */
+import { ThemeProvider, useColorScheme } from '@mui/material/styles';
 import type { ReactNode } from 'react';
-import { dayTheme, nightTheme } from './theme';
+import { LOOK_KEY } from './look';
+import { ServerState } from './query';
+import { theme } from './theme';
 
-export function Dress({ scheme = 'day', children }: { scheme?: 'day' | 'night'; children: ReactNode }) {
-  return <ThemeProvider theme={scheme === 'night' ? nightTheme : dayTheme}>{children}</ThemeProvider>;
+export function Dress({ children }: { children: ReactNode }) {
+  return (
+    <ThemeProvider theme={theme} defaultMode="system" modeStorageKey={LOOK_KEY} disableTransitionOnChange>
+      <ServerState>{children}</ServerState>
+    </ThemeProvider>
+  );
+}
+
+/** The bench is dark unless somebody chose light on this screen: bright figures on a dark ground tire less at night. */
+export function useBenchScheme(): 'light' | 'dark' {
+  return useColorScheme().mode === 'light' ? 'light' : 'dark';
 }

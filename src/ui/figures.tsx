@@ -4,6 +4,7 @@ import { Fragment, memo } from 'react';
 import { FINEST, showLength } from '@/core/units/format-length';
 import type { Length, Size, Unit } from '@/core/units/length';
 import { type Money, formatMoney } from '@/core/units/money';
+import { LENGTH_MARK } from '@/words/screens/frame';
 import { useUnit } from './units';
 
 interface LenProps {
@@ -27,7 +28,7 @@ export const Len = memo(function Len({ value, unit: fixed, fine, bare, step }: L
       {shown.whole && shown.fraction ? <span className="gap"> </span> : null}
       {shown.fraction ? <span className="frac">{`${shown.fraction.top}/${shown.fraction.bottom}`}</span> : null}
       {shown.exactIs === 'exact' ? null : (
-        <span className="mark" title={`the exact length is a little ${shown.exactIs}`}>
+        <span className="mark" title={LENGTH_MARK[shown.exactIs]}>
           {shown.exactIs === 'more' ? '+' : '−'}
         </span>
       )}

@@ -1,6 +1,5 @@
 'use client';
 /** Draws a scene on the screen. One scale for everything; lines and letters keep their size whatever the piece's. */
-import { scaleLinear } from 'd3-scale';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { showLength } from '@/core/units/format-length';
 import type { Length, Unit } from '@/core/units/length';
@@ -153,8 +152,7 @@ export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, le
   const { unit } = useUnit();
   const scale = Math.min(width / scene.width, height / scene.height);
   const shapes = useMemo(() => {
-    const x = scaleLinear([0, scene.width], [0, scene.width * scale]);
-    const at = ([px, py]: Point) => `${x(px).toFixed(2)},${x(py).toFixed(2)}`;
+    const at = ([x, y]: Point) => `${(x * scale).toFixed(2)},${(y * scale).toFixed(2)}`;
     const paint: Paint = { at, unit, scale, letters, ground };
     return scene.shapes.map((shape, index) => draw(shape, index, paint));
   }, [scene, scale, unit, letters, ground]);
@@ -165,14 +163,19 @@ export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, le
   );
 });
 
-/** The size of a box on the screen, followed as it changes. */
-export function useBox<T extends HTMLElement>() {
+/** The size of a box on the screen, followed as it changes; `usual` until it was measured, as when the server draws. */
+export function useBox<T extends HTMLElement>(usual = { width: 0, height: 0 }) {
   const ref = useRef<T>(null);
-  const [box, setBox] = useState({ width: 0, height: 0 });
+  const [box, setBox] = useState(usual);
   useEffect(() => {
     const element = ref.current;
     if (!element) return undefined;
-    const measure = () => setBox({ width: element.clientWidth, height: element.clientHeight });
+    const measure = () =>
+      setBox(({ width, height }) =>
+        width === element.clientWidth && height === element.clientHeight
+          ? { width, height }
+          : { width: element.clientWidth, height: element.clientHeight },
+      );
     measure();
     const observer = new ResizeObserver(measure);
     observer.observe(element);

@@ -2,18 +2,18 @@
 /** What is wrong, beside its cause: a mitred corner and the sentence, never colour alone. */
 import type { ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
+import { TONES } from '@/words/screens/frame';
 import { sayIssue } from '@/words/issues';
 import { FractionText } from './figures';
 import styles from './trouble.module.css';
 import { useUnit } from './units';
 
 export type Tone = 'refuse' | 'warn' | 'advise';
-const NAMES: Record<Tone, string> = { refuse: 'Not possible', warn: 'Warning', advise: 'Advice' };
 
 export function Note({ tone, children }: { tone: Tone; children: ReactNode }) {
   return (
     <div className={`${styles.note} ${styles[tone]}`} role={tone === 'refuse' ? 'alert' : 'status'}>
-      <span className="sr">{NAMES[tone]}: </span>
+      <span className="sr">{TONES[tone]}: </span>
       {children}
     </div>
   );

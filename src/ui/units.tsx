@@ -2,6 +2,8 @@
 /** The unit in force. One key switches every figure on the screen; nothing stored ever changes with it. */
 import { type ReactNode, createContext, useContext, useEffect, useMemo, useState } from 'react';
 import type { Unit } from '@/core/units/length';
+import { BAR } from '@/words/screens/frame';
+import { Choice } from './choice';
 import { onKey } from './keys';
 
 interface Units {
@@ -30,12 +32,15 @@ export const useUnit = (): Units => useContext(Context);
 export function UnitSwitch({ className }: { className?: string | undefined }) {
   const { unit, setUnit } = useUnit();
   return (
-    <div className={className} role="group" aria-label="Unit shown">
-      {(['in', 'mm'] as const).map((one) => (
-        <button key={one} type="button" aria-pressed={unit === one} onClick={() => setUnit(one)}>
-          {one}
-        </button>
-      ))}
-    </div>
+    <Choice
+      label={BAR.unit}
+      className={className}
+      value={unit}
+      options={[
+        ['in', 'in'],
+        ['mm', 'mm'],
+      ]}
+      onChange={setUnit}
+    />
   );
 }

@@ -119,7 +119,7 @@ const HOLDERS: Record<string, string> = {
   customer: 'the customer',
   supplier: 'the supplier',
   conservator: 'the conservator',
-  shop: 'us',
+  shop: 'the shop',
 };
 
 const of = (table: Record<string, string>) => (key: string) => table[key] ?? key;

@@ -86,3 +86,13 @@ export function dayName(day: string, thisYear?: number): string {
   const name = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][month - 1];
   return `${week} ${date} ${name}${thisYear !== undefined && thisYear !== year ? ` ${year}` : ''}`;
 }
+
+export const bytesText = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
+/** Day and time as the screen's clock has them. */
+export function momentText(moment: string): string {
+  const date = new Date(moment);
+  const day = date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+  return `${day}, ${date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+}

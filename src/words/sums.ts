@@ -76,3 +76,18 @@ const NAMES: Readonly<Record<string, string>> = {
 };
 /** The name of an answer's key; empty where the figure speaks for itself, undefined where it is not said. */
 export const sumFigureName = (key: string): string | undefined => (Object.hasOwn(NAMES, key) ? NAMES[key] : undefined);
+
+/** What the bench sums say round their figures. */
+export const SUMS = {
+  head: 'Bench sums',
+  given: 'What is given',
+  answer: 'Answer',
+  yes: 'yes',
+  no: 'no',
+  noneInStock: 'none in stock',
+  howCame: 'How the figures came about',
+  fromJob: (ticket: string) => `Figures of ${ticket} where it has them.`,
+  toBench: 'Back to the bench',
+  openFromJob: 'Open one from a job at the bench, and its figures are filled in.',
+  spreadsheet: 'For a spreadsheet',
+} as const;

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { BUILDS, BUILD_CODES } from '@/core/builds';
 import { HARDWARE } from '@/core/builds/build';
-import { PIECE_KINDS } from '@/core/design/common';
+import { PIECE_KINDS } from '@/core/design/choices';
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { CHECK_POINTS, STATIONS, STEPS, STEP_RULES } from '@/core/route/steps';
 import { JOB_STATES } from '@/core/route/state';

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { catalogueOf } from '@/core/materials';
 import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
-import { designSchema } from '@/core/design/design';
+import { designSchema } from '@/core/design/schema';
 import { AGREED_VERSION, upgraded, upgradedAgreed, upgradedDesign } from '@/core/design/upgrades';
 import { type Db, dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';

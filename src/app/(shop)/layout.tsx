@@ -1,8 +1,10 @@
-import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { placesOf } from '@/contract/places';
 import { shopFrame } from '@/server/access';
+import { unitAsked } from '@/server/unit';
+import { LiveLine } from '@/ui/live';
+import { Offline } from '@/ui/offline';
 import { TopBar } from '@/ui/top-bar';
 import { UnitProvider } from '@/ui/units';
 
@@ -11,10 +13,11 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
   const frame = await shopFrame();
   if (!frame) redirect('/sign-in');
   const { name, role } = frame.person;
-  const kept = (await cookies()).get('unit')?.value;
-  const unit = kept === 'in' || kept === 'mm' ? kept : frame.homeUnit;
+  const unit = await unitAsked(frame.homeUnit);
   return (
     <UnitProvider start={unit}>
+      <LiveLine />
+      <Offline />
       <TopBar person={name} role={role} {...placesOf(role)} />
       {children}
     </UnitProvider>

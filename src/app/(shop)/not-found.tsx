@@ -1,8 +1,11 @@
+import { NOT_FOUND } from '@/words/screens/frame';
+import styles from '@/ui/trouble.module.css';
+
 export default function NotFound() {
   return (
-    <main style={{ padding: '15vh 24px', textAlign: 'center' }}>
-      <h1>There is nothing under this number.</h1>
-      <p className="soft">Look it up with the finder above: number, name or phone.</p>
+    <main className={styles.fault}>
+      <h1>{NOT_FOUND.head}</h1>
+      <p className="soft">{NOT_FOUND.say}</p>
     </main>
   );
 }

@@ -2,8 +2,7 @@
  * The keys a build asks beyond what every design has. One declaration gives the schema of a stored design, the keys of
  * the open interface, the defaults by home unit and the fields at the desk.
  */
-import { z } from 'zod';
-import { LONGEST, type Length, type Unit } from '../units/length';
+import type { Length, Unit } from '../units/length';
 
 type ByUnit = Readonly<Record<Unit, Length>>;
 export type Field =
@@ -44,33 +43,6 @@ type ValueOf<F extends Field> = F extends { kind: 'length'; usual: ByUnit }
             ? SidesValue | undefined
             : SizeValue | undefined;
 export type Own<F extends Fields> = { readonly [K in keyof F]: ValueOf<F[K]> };
-
-const aSchema = (least: number) =>
-  z.custom<Length>(
-    (value) => typeof value === 'number' && Number.isSafeInteger(value) && value >= least && value <= LONGEST,
-    'not-a-length',
-  );
-const schemaOf = (field: Field): z.ZodType => {
-  const positive = aSchema(1);
-  switch (field.kind) {
-    case 'length':
-      return aSchema(field.zero ? 0 : 1);
-    case 'lengths':
-      return z.array(positive).max(field.most);
-    case 'sides':
-      return z.object({ left: positive, right: positive, top: positive, bottom: positive });
-    case 'size':
-      return z.object({ w: positive, h: positive });
-    case 'choice':
-      return z.enum(field.of);
-    case 'flag':
-      return z.boolean();
-  }
-};
-
-/** The schema of a design's `own`: every key may be absent, and then takes its default. */
-export const ownSchema = (fields: Fields): z.ZodObject<Record<string, z.ZodOptional<z.ZodType>>> =>
-  z.strictObject(Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, schemaOf(field).optional()])));
 
 export function usualOf(field: Field, unit: Unit): unknown {
   if (field.kind === 'length') return field.usual?.[unit];

@@ -42,7 +42,6 @@ export const buildNamed = (name: string): Build | undefined => {
   const code = codeNamed(name);
   return code && BUILDS[code];
 };
-export { ownSchema } from './fields';
 
 /** How the piece is held: as was chosen, or as is usual for its build. */
 export const mountOf = (design: { readonly build: BuildCode; readonly mount?: Mount | undefined }): Mount =>

@@ -3,18 +3,11 @@
  * whole units of 1/320 mm; materials are named by their code in the books, or given with their figures. What every
  * build shares is here; what one build asks beyond it lies in `own`, as its folder under `builds/` declares.
  */
-import { z } from 'zod';
-import { BUILD_CODES, BUILDS, type BuildCode, ownSchema } from '../builds';
+import type { BuildCode } from '../builds';
 import type { Settings } from '../settings';
 import { type Length, length } from '../units/length';
-import { type AnyDesign, commonFields } from './common';
+import type { AnyDesign } from './common';
 
-export const designSchema = z.discriminatedUnion(
-  'build',
-  BUILD_CODES.map((build) =>
-    z.object({ ...commonFields, build: z.literal(build), own: ownSchema(BUILDS[build].fields).optional() }),
-  ) as unknown as readonly [z.ZodObject<typeof commonFields & { build: z.ZodLiteral<BuildCode> }>],
-) as unknown as z.ZodType<Design>;
 /** A design of any build. `own` holds the keys that its build declares; what is absent there takes the shop's default. */
 export interface Design extends AnyDesign {
   readonly build: BuildCode;

@@ -1,5 +1,4 @@
 /** Where practitioners disagree: the shop's default for each matter, and a choice for each job. Source: handbook, schools. */
-import { z } from 'zod';
 
 export const PRACTICES = {
   /** What holds the package in: flexible when it may be opened again. */
@@ -20,17 +19,7 @@ export const USUAL_PRACTICE = Object.fromEntries(
   MATTERS.map((matter) => [matter, PRACTICES[matter][0]]),
 ) as unknown as Practice;
 
-export const practiceSchema = z
-  .strictObject({
-    fasteners: z.enum(PRACTICES.fasteners),
-    corner: z.enum(PRACTICES.corner),
-    braces: z.enum(PRACTICES.braces),
-    mitres: z.enum(PRACTICES.mitres),
-    cutFirst: z.enum(PRACTICES.cutFirst),
-    back: z.enum(PRACTICES.back),
-  })
-  .partial();
-export type PracticeChoice = z.infer<typeof practiceSchema>;
+export type PracticeChoice = { readonly [K in Matter]?: Practice[K] | undefined };
 
 export const practiceOf = (shop: Practice, job: PracticeChoice | undefined): Practice =>
   job ? ({ ...shop, ...job } as Practice) : shop;

@@ -2,9 +2,9 @@
 import { z } from 'zod';
 import { BUILD_CODES, BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
-import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/common';
+import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/choices';
 import { BACKINGS, PROFILES, TIMBERS } from '../materials';
-import { practiceSchema } from '../parts/practice';
+import { practiceSchema } from '../design/common-schema';
 import { TAX_GROUPS } from '../pricing/book';
 import { SHAPES } from '../sizing/shapes';
 import { ENDINGS, MOST_MONEY } from '../units/money';

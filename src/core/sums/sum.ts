@@ -3,6 +3,7 @@
  * the core's own functions, and says the answer; it holds no formula. What was noted on the way can be shown.
  */
 import { z } from 'zod';
+import { exactText } from '../units/format-length';
 import { type Issue, type Outcome, bad, good } from '../issue';
 import {
   type Complaint,
@@ -14,7 +15,6 @@ import {
 } from '../public-api/reader';
 import { type Settings, defaultSettings } from '../settings';
 import type { Seat } from '../sizing/match';
-import { FINEST, formatLength } from '../units/format-length';
 import { type Length, type Sides, type Size, type Unit, UNITS_PER_MM, size } from '../units/length';
 import { withinLimit } from '../units/money';
 import { DECIMAL } from '../units/rational';
@@ -31,11 +31,6 @@ type SizeText = { w: LengthText; h: LengthText };
 type SidesText = { left: LengthText; right: LengthText; top: LengthText; bottom: LengthText };
 
 /** As exact as it is: inches where they are whole in 1/64, else millimetres to the last unit. */
-export function exactText(measure: Length, unit: Unit): string {
-  if (unit === 'in' && measure % FINEST.in === 0)
-    return `${formatLength(measure, 'in', FINEST.in).replace('−', '-')} in`;
-  return `${measure / UNITS_PER_MM} mm`;
-}
 
 /** What a topic asks of its body and how it says its answer. */
 export class Sum extends LengthReader {

@@ -75,3 +75,9 @@ export function differenceText(by: Length, unit: Unit): string {
   if (unit === 'in' && by % FINEST.in === 0) return lengthText(by, 'in');
   return `${by / UNITS_PER_MM} mm`;
 }
+
+export function exactText(measure: Length, unit: Unit): string {
+  if (unit === 'in' && measure % FINEST.in === 0)
+    return `${formatLength(measure, 'in', FINEST.in).replace('−', '-')} in`;
+  return `${measure / UNITS_PER_MM} mm`;
+}

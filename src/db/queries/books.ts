@@ -1,6 +1,6 @@
 /** The shop, its price rules, and the materials in its books. */
 import { z } from 'zod';
-import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common';
+import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import type { DefaultMaterials } from '@/core/design/design';
 import { type Listed } from '@/core/supplier-list/moulding-list';
 import { type Backing, type Glazing, PROFILES, type SheetMaterial, TIMBERS } from '@/core/materials';

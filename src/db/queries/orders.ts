@@ -1,6 +1,7 @@
 /** Customers, orders and their pieces. */
 import { z } from 'zod';
-import { type Design, designSchema } from '@/core/design/design';
+import type { Design } from '@/core/design/design';
+import { designSchema } from '@/core/design/schema';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';

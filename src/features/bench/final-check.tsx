@@ -1,97 +1,106 @@
 'use client';
 /** The final check: each point passed, or failed with a reason, which sends the job back to the step that causes it. */
+import Button from '@mui/material/Button';
+import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
 import type { JobView } from '@/contract/views';
 import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/steps';
-import { type Sent, send } from '@/ui/send';
+import { Choice } from '@/ui/choice';
+import { Trouble } from '@/ui/trouble';
+import { useCommand } from '@/ui/use-command';
 import { pointName, stepName } from '@/words/bench';
+import { CHECK } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 const POINTS = Object.keys(CHECK_POINTS) as CheckPoint[];
-type Marks = Partial<Record<CheckPoint, 'ok' | { failed: string }>>;
+type Mark = 'ok' | { readonly failed: string };
+type Marks = Partial<Record<CheckPoint, Mark>>;
+/** The points that were marked. */
+const said = (marks: Marks) =>
+  Object.fromEntries(Object.entries(marks).flatMap(([point, mark]) => (mark ? [[point, mark]] : [])));
+const isFailed = (mark: Mark | undefined): mark is { readonly failed: string } => typeof mark === 'object';
 
-export function FinalCheck({
-  job,
+function Point({
+  point,
+  mark,
   blocked,
-  onSend,
+  backTo,
+  onMark,
 }: {
-  job: JobView;
+  point: CheckPoint;
+  mark: Mark | undefined;
   blocked: boolean;
-  onSend: (what: () => Promise<Sent<unknown>>) => void;
+  backTo: string;
+  onMark: (mark: Mark | undefined) => void;
 }) {
-  const passed = job.state === 'ready';
+  return (
+    <li data-failed={isFailed(mark)}>
+      <span>{pointName(point)}</span>
+      <Choice
+        label={pointName(point)}
+        className={styles.marks}
+        disabled={blocked}
+        value={isFailed(mark) ? 'fails' : mark}
+        options={[
+          ['ok', CHECK.good, CHECK.goodAt(pointName(point))],
+          ['fails', CHECK.fails, CHECK.failsAt(pointName(point))],
+        ]}
+        onChange={(to) => onMark(to === 'ok' ? 'ok' : { failed: '' })}
+        onClear={() => onMark(undefined)}
+      />
+      {isFailed(mark) && (
+        <InputBase
+          value={mark.failed}
+          autoFocus
+          fullWidth
+          placeholder={CHECK.whatIsWrong(backTo)}
+          onChange={(event) => onMark({ failed: event.target.value })}
+          slotProps={{ input: { maxLength: 300, 'aria-label': CHECK.whatIsWrongAt(pointName(point)) } }}
+        />
+      )}
+    </li>
+  );
+}
+
+export function FinalCheck({ job, blocked }: { job: JobView; blocked: boolean }) {
+  const { run, busy, issues } = useCommand('final-check');
   const [marks, setMarks] = useState<Marks>({});
+  if (job.state === 'ready') return <p className={styles.lead}>{CHECK.passed}</p>;
   const steps = job.steps.map((step) => step.step);
-  const failed = POINTS.filter((point) => typeof marks[point] === 'object');
+  const failed = POINTS.filter((point) => isFailed(marks[point]));
   const unsaid = failed.filter((point) => !(marks[point] as { failed: string }).failed.trim());
   const open = POINTS.filter((point) => marks[point] === undefined).length;
-  if (passed) return <p className={styles.lead}>Passed. Ready to be collected.</p>;
-  const put = (point: CheckPoint, mark: Marks[CheckPoint]) =>
-    setMarks((before) => ({ ...before, [point]: before[point] === mark ? undefined : mark }));
-  const submit = () =>
-    onSend(() =>
-      send('final-check', {
-        jobId: job.id,
-        revision: job.revision,
-        points: Object.fromEntries(Object.entries(marks).filter(([, mark]) => mark !== undefined)),
-      }),
-    );
+  const submit = () => void run({ jobId: job.id, revision: job.revision, points: said(marks) });
   return (
     <div className={styles.check}>
+      <Trouble issues={issues} />
       <ul>
-        {POINTS.map((point) => {
-          const mark = marks[point];
-          return (
-            <li key={point} data-failed={typeof mark === 'object'}>
-              <span>{pointName(point)}</span>
-              <button
-                type="button"
-                aria-pressed={mark === 'ok'}
-                disabled={blocked}
-                onClick={() => put(point, 'ok')}
-                aria-label={`${pointName(point)}: good`}
-              >
-                Good
-              </button>
-              <button
-                type="button"
-                aria-pressed={typeof mark === 'object'}
-                disabled={blocked}
-                onClick={() => put(point, typeof mark === 'object' ? undefined : { failed: '' })}
-                aria-label={`${pointName(point)}: fails`}
-              >
-                Fails
-              </button>
-              {typeof mark === 'object' && (
-                <input
-                  value={mark.failed}
-                  autoFocus
-                  maxLength={300}
-                  placeholder={`What is wrong? Back to “${stepName(sentBackTo(point, steps))}”`}
-                  aria-label={`What is wrong: ${pointName(point)}`}
-                  onChange={(event) => setMarks({ ...marks, [point]: { failed: event.target.value } })}
-                />
-              )}
-            </li>
-          );
-        })}
+        {POINTS.map((point) => (
+          <Point
+            key={point}
+            point={point}
+            mark={marks[point]}
+            blocked={blocked}
+            backTo={stepName(sentBackTo(point, steps))}
+            onMark={(mark) => setMarks((before) => ({ ...before, [point]: mark }))}
+          />
+        ))}
       </ul>
       <div className={styles.checkEnd}>
-        <button
-          type="button"
+        <Button
+          variant="outlined"
           disabled={blocked}
           onClick={() => setMarks(Object.fromEntries(POINTS.map((point) => [point, marks[point] ?? 'ok'])))}
         >
-          The rest is good
-        </button>
-        <button
-          type="button"
-          className={styles.done}
-          disabled={blocked || unsaid.length > 0 || (failed.length === 0 && open > 0)}
+          {CHECK.restIsGood}
+        </Button>
+        <Button
+          variant="contained"
+          disabled={blocked || busy || unsaid.length > 0 || (failed.length === 0 && open > 0)}
           onClick={submit}
         >
-          {failed.length > 0 ? `Send back: ${failed.length} failed` : open > 0 ? `${open} to look at` : 'Passed'}
-        </button>
+          {failed.length > 0 ? CHECK.sendBack(failed.length) : open > 0 ? CHECK.open(open) : CHECK.pass}
+        </Button>
       </div>
     </div>
   );

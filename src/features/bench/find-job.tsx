@@ -1,9 +1,13 @@
 'use client';
 /** The bench without a job: scan or type a ticket. */
+import InputBase from '@mui/material/InputBase';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type FormEvent, useState } from 'react';
 import type { BoardJob } from '@/contract/views';
+import { useBenchScheme } from '@/ui/dress';
 import { stepName } from '@/words/bench';
+import { FIND } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 /** What a scanner or a person typed, as a ticket: `2417-1`; a bare order number means its first piece. */
@@ -15,24 +19,26 @@ export function ticketIn(text: string): string | undefined {
 export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; unknown?: string }) {
   const router = useRouter();
   const [text, setText] = useState('');
-  const [wrong, setWrong] = useState(unknown ? `No job has the ticket ${unknown}.` : '');
+  const [wrong, setWrong] = useState(unknown ? FIND.unknown(unknown) : '');
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const ticket = ticketIn(text);
     if (ticket) router.push(`/bench/${ticket}`);
-    else setWrong(`“${text}” was read. A ticket looks like 2417-1.`);
+    else setWrong(FIND.wrong(text));
   };
   return (
-    <main className={styles.find} data-scheme="night">
+    <main className={styles.find} data-scheme={useBenchScheme()}>
+      <h1 className="sr">{FIND.head}</h1>
       <form onSubmit={submit}>
-        <label htmlFor="ticket">Scan a ticket, or type its number</label>
-        <input
+        <label htmlFor="ticket">{FIND.label}</label>
+        <InputBase
           id="ticket"
           value={text}
           autoFocus
+          fullWidth
           autoComplete="off"
-          inputMode="numeric"
-          aria-describedby="ticket-wrong"
+          error={wrong !== ''}
+          slotProps={{ input: { inputMode: 'numeric', maxLength: 40, 'aria-describedby': 'ticket-wrong' } }}
           onChange={(event) => {
             setText(event.target.value);
             setWrong('');
@@ -45,11 +51,11 @@ export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; un
       <ul>
         {waiting.slice(0, 7).map((job) => (
           <li key={job.ticket}>
-            <button type="button" onClick={() => router.push(`/bench/${job.ticket}`)}>
+            <Link href={`/bench/${job.ticket}`}>
               <b>{job.ticket}</b>
               <span>{job.title}</span>
               <span className="soft">{job.next && stepName(job.next)}</span>
-            </button>
+            </Link>
           </li>
         ))}
       </ul>

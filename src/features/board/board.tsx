@@ -1,9 +1,8 @@
 'use client';
 /** Today: every open job by where it stands, what is stuck and on whom, and how much work waits at each station. */
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import type { BoardJob, BoardView } from '@/contract/views';
-import { useLive } from '@/ui/live';
+import { useView } from '@/ui/query';
 import { holderName, stateName, stationName, stepName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import styles from './board.module.css';
@@ -74,12 +73,8 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
   );
 }
 
-export function Board({ board }: { board: BoardView }) {
-  const router = useRouter();
-  useLive(
-    (touched) => touched.includes('board') || touched.some((text) => text.startsWith('job:')),
-    () => router.refresh(),
-  );
+export function Board({ board: first }: { board: BoardView }) {
+  const { view: board } = useView('/api/board', first, ['board', 'job']);
   const held = board.jobs.filter((job) => job.hold);
   const free = board.jobs.filter((job) => !job.hold);
   const stations = new Map<string, { jobs: number; soon: number }>();

@@ -1,25 +1,30 @@
 'use client';
 /** The books: the price list with its profiles, a supplier's list coming in or going out, and the people. */
 import Button from '@mui/material/Button';
-import { useRouter } from 'next/navigation';
+import Input from '@mui/material/Input';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { PersonView, ShopView } from '@/contract/views';
-import { useLive } from '@/ui/live';
-import { Len } from '@/ui/figures';
-import { ProfileMark } from '@/ui/profile-mark';
+import { useView } from '@/ui/query';
+import { BOOKS } from '@/words/screens/books';
 import styles from './books.module.css';
-import { ImportList } from './import-list';
 import { People } from './people';
+import { PriceList } from './price-list';
 import { PriceRules } from './price-rules';
 
-export function Books({ shop, people, owner }: { shop: ShopView; people: readonly PersonView[]; owner: boolean }) {
-  const router = useRouter();
+const ImportList = dynamic(() => import('./import-list').then((file) => file.ImportList));
+
+interface BooksView {
+  readonly shop: ShopView;
+  readonly people: readonly PersonView[];
+}
+
+export function Books({ owner, ...first }: BooksView & { owner: boolean }) {
+  const {
+    view: { shop, people },
+  } = useView<BooksView>('/api/shop', first, ['books', 'staff']);
   const [text, setText] = useState('');
   const [importing, setImporting] = useState(false);
-  useLive(
-    (touched) => touched.includes('books') || touched.includes('staff'),
-    () => router.refresh(),
-  );
   const { mouldings } = shop.lists;
   const list = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
@@ -33,81 +38,30 @@ export function Books({ shop, people, owner }: { shop: ShopView; people: readonl
   return (
     <main className={styles.books}>
       <header>
-        <h1>Price list</h1>
-        <p className="soft">
-          {mouldings.length} mouldings, edition {shop.prices.edition}
-        </p>
-        <input
-          className={styles.search}
+        <h1>{BOOKS.head}</h1>
+        <p className="soft">{BOOKS.edition(mouldings.length, shop.prices.edition)}</p>
+        <Input
+          className={styles.search ?? ''}
           type="search"
           value={text}
-          placeholder="Name, code, supplier"
-          aria-label="Search the price list"
+          placeholder={BOOKS.search}
           onChange={(event) => setText(event.target.value)}
+          slotProps={{ input: { 'aria-label': BOOKS.searchLong, maxLength: 80 } }}
         />
         <a className={styles.export} href="/interface">
-          Open interface
+          {BOOKS.interface}
         </a>
         <a className={styles.export} href="/api/v1/export/mouldings.csv">
-          Export as CSV
+          {BOOKS.export}
         </a>
         {owner && (
           <Button variant="contained" onClick={() => setImporting(true)}>
-            Import a list
+            {BOOKS.import}
           </Button>
         )}
       </header>
       <div className={styles.columns}>
-        <div className={styles.scroll}>
-          <table>
-            <thead>
-              <tr>
-                <th aria-label="Profile" />
-                <th>Moulding</th>
-                <th>Supplier</th>
-                <th className="num">Face</th>
-                <th className="num">Rabbet</th>
-                <th className="num">Deep</th>
-                <th className="num">Stick</th>
-                <th className="num">Cost</th>
-              </tr>
-            </thead>
-            <tbody>
-              {list.slice(0, 300).map((one) => (
-                <tr key={one.code}>
-                  <td>
-                    <ProfileMark moulding={one} size={30} />
-                  </td>
-                  <td>
-                    {one.name} <span className="soft">{one.code}</span>
-                  </td>
-                  <td className="soft">{one.supplier}</td>
-                  <td className="num">
-                    <Len value={one.faceWidth} bare />
-                  </td>
-                  <td className="num">
-                    <Len value={one.rabbetWidth} bare />
-                  </td>
-                  <td className="num">
-                    <Len value={one.rabbetDepth} bare />
-                  </td>
-                  <td className="num">{one.stick ? <Len value={one.stick} bare /> : ''}</td>
-                  <td className="num">
-                    {one.cost?.amount}
-                    <span className="unit">{one.cost?.per}</span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {list.length === 0 && (
-            <p className={styles.none}>
-              {mouldings.length === 0
-                ? 'No moulding yet. A supplier’s list as CSV fills this table; a sample lies in the folder samples.'
-                : 'No moulding has these words.'}
-            </p>
-          )}
-        </div>
+        <PriceList list={list} none={mouldings.length === 0 ? BOOKS.empty : BOOKS.noneFound} />
         <aside>
           <PriceRules prices={shop.prices} owner={owner} />
           <People people={people} owner={owner} />

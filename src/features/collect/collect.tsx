@@ -1,71 +1,76 @@
 'use client';
 /** Who is at the counter? Found by name, phone or ticket in two keystrokes. */
+import InputBase from '@mui/material/InputBase';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { FoundView } from '@/contract/views';
 import { Cash } from '@/ui/figures';
 import { ask } from '@/ui/send';
+import { useLate } from '@/ui/use-late';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
+import { COLLECT } from '@/words/screens/collect';
 import styles from './collect.module.css';
+
+const LATE_MS = 80;
 
 export function Collect({ start }: { start: readonly FoundView[] }) {
   const router = useRouter();
   const [text, setText] = useState('');
-  const [founds, setFound] = useState(start);
-  useEffect(() => {
-    const late = new AbortController();
-    const timer = setTimeout(() => {
-      if (text === '') return setFound(start);
-      void ask<FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(text)}`, { signal: late.signal }).then(
-        (answer) => {
-          if (!late.signal.aborted && answer.ok) setFound(answer.value);
-        },
-      );
-    }, 80);
-    return () => {
-      late.abort();
-      clearTimeout(timer);
-    };
-  }, [text, start]);
+  const asked = useLate(text, LATE_MS);
+  const { data } = useQuery({
+    queryKey: ['collect', asked],
+    enabled: asked !== '',
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => {
+      const answer = await ask<readonly FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(asked)}`, { signal });
+      return answer.ok ? answer.value : [];
+    },
+  });
+  const orders = asked === '' ? start : (data ?? start);
   return (
     <main className={styles.finder}>
-      <label htmlFor="who">Name, phone or ticket</label>
-      <input
+      <h1 className="sr">{COLLECT.head}</h1>
+      <label htmlFor="who">{COLLECT.label}</label>
+      <InputBase
         id="who"
         value={text}
         autoFocus
+        fullWidth
         autoComplete="off"
-        maxLength={80}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && founds[0]) router.push(`/collect/${founds[0].number}`);
+          if (event.key === 'Enter' && asked === text && orders[0]) router.push(`/collect/${orders[0].number}`);
         }}
+        slotProps={{ input: { maxLength: 80 } }}
       />
       <ul className={styles.found}>
-        {founds.map((one) => (
-          <li key={one.number}>
-            <Link href={`/collect/${one.number}`}>
-              <b>{one.number}</b>
+        {orders.map((order) => (
+          <li key={order.number}>
+            <Link href={`/collect/${order.number}`}>
+              <b>{order.number}</b>
               <span>
-                {one.customer} <span className="soft">{one.phone}</span>
+                {order.customer} <span className="soft">{order.phone}</span>
               </span>
-              <span className="soft">{one.titles}</span>
-              <span className={one.ready ? styles.ready : 'soft'}>
-                {one.ready ? stateName('ready') : `${stateName(one.state)}, ${dayName(one.promised)}`}
+              <span className="soft">{order.titles}</span>
+              <span className={order.ready ? styles.ready : 'soft'}>
+                {order.ready ? stateName('ready') : COLLECT.stateLine(stateName(order.state), dayName(order.promised))}
               </span>
               <span className="num">
-                {one.total === null ? '' : one.total === one.paid ? 'paid' : <Cash value={one.total - one.paid} />}
+                {order.total === null ? (
+                  ''
+                ) : order.total === order.paid ? (
+                  COLLECT.paid
+                ) : (
+                  <Cash value={order.total - order.paid} />
+                )}
               </span>
             </Link>
           </li>
         ))}
-        {founds.length === 0 && (
-          <li className={styles.none}>
-            Nobody found. Try fewer letters, the last digits of the phone, or the number on the ticket.
-          </li>
-        )}
+        {orders.length === 0 && <li className={styles.none}>{COLLECT.nobody}</li>}
       </ul>
     </main>
   );

@@ -1,48 +1,37 @@
 'use client';
 /** Handing over: the right piece to the right person, signed for by name. */
 import Button from '@mui/material/Button';
-import Input from '@mui/material/Input';
-import { useRouter } from 'next/navigation';
-import { type FormEvent, useState } from 'react';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
-import type { Issue } from '@/core/issue';
-import { send } from '@/ui/send';
-import { Trouble } from '@/ui/trouble';
+import { Field, Form, useCommandForm } from '@/ui/form';
+import { HAND_OVER } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
-export function HandOver({ order }: { order: OrderView }) {
-  const router = useRouter();
-  const [name, setName] = useState(order.customer.name);
+function HandOverForm({ order }: { order: OrderView }) {
   const [identified, setIdentified] = useState(false);
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const waiting = order.jobs.filter((job) => job.state !== 'ready');
-  if (waiting.length > 0)
-    return <p className="soft">Paid. {waiting.map((job) => job.ticket).join(', ')} not ready yet.</p>;
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const answer = await send('hand-over', { orderId: order.id, revision: order.revision, signedBy: name, identified });
-    setIssues(answer.ok ? [] : answer.issues);
-    router.refresh();
-  };
+  const of = useCommandForm('hand-over', {
+    values: { signedBy: order.customer.name },
+    payload: ({ signedBy }) => ({ orderId: order.id, revision: order.revision, signedBy, identified: true }),
+    onDone: () => undefined,
+  });
   return (
-    <form className={styles.pay} onSubmit={(event) => void submit(event)}>
-      <label className={styles.tick}>
-        <input type="checkbox" checked={identified} onChange={(event) => setIdentified(event.target.checked)} />
-        Looked at together: {order.jobs.length === 1 ? 'it is their piece' : `all ${order.jobs.length} are theirs`}
-      </label>
-      <label>
-        <span className="soft">Signed for by</span>
-        <Input
-          value={name}
-          fullWidth
-          onChange={(event) => setName(event.target.value)}
-          slotProps={{ input: { maxLength: 120 } }}
-        />
-      </label>
-      <Trouble issues={issues} />
-      <Button type="submit" variant="contained" disabled={!identified || !name.trim()}>
-        Hand over
+    <Form of={of} className={styles.pay}>
+      <FormControlLabel
+        label={HAND_OVER.identified(order.jobs.length)}
+        control={<Checkbox checked={identified} onChange={(event) => setIdentified(event.target.checked)} />}
+      />
+      <Field name="signedBy" label={HAND_OVER.signedBy} most={120} />
+      <Button type="submit" variant="contained" disabled={of.busy || !identified || !of.form.watch('signedBy').trim()}>
+        {HAND_OVER.handOver}
       </Button>
-    </form>
+    </Form>
   );
+}
+
+export function HandOver({ order }: { order: OrderView }) {
+  const waiting = order.jobs.filter((job) => job.state !== 'ready');
+  if (waiting.length > 0) return <p className="soft">{HAND_OVER.notReady(waiting.map((job) => job.ticket))}</p>;
+  return <HandOverForm order={order} />;
 }

@@ -1,15 +1,18 @@
 'use client';
 /** Taking money, in cash or by the card terminal. What the terminal left unanswered is asked again, never charged twice. */
 import Button from '@mui/material/Button';
-import Input from '@mui/material/Input';
-import { useRouter } from 'next/navigation';
-import { type FormEvent, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
+import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
-import { post, send } from '@/ui/send';
+import { Field, Form, useCommandForm } from '@/ui/form';
+import { type Sent, post } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
+import { useCommand } from '@/ui/use-command';
+import { PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
 const ACTS = ['pays', 'is declined', 'walks away'] as const;
@@ -18,48 +21,52 @@ type Acts = (typeof ACTS)[number];
 /** The stand-in's other side: what the customer at the simulated terminal does next. */
 function Simulated({ acts, onActs }: { acts: Acts; onActs: (acts: Acts) => void }) {
   return (
-    <div className={styles.simulated} role="group" aria-label="Simulated terminal: the customer">
-      <span className="soft">Simulated terminal, the customer</span>
-      {ACTS.map((one) => (
-        <button key={one} type="button" aria-pressed={one === acts} onClick={() => onActs(one)}>
-          {one}
-        </button>
-      ))}
+    <div className={styles.simulated}>
+      <span className="soft">{PAY.simulated}</span>
+      <Choice
+        label={PAY.simulatedLabel}
+        value={acts}
+        options={ACTS.map((act) => [act, act] as const)}
+        onChange={onActs}
+      />
     </div>
   );
 }
 
-function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; onSettled: () => void }) {
-  const [busy, setBusy] = useState(false);
+/** Has the terminal ask the customer, who does as was chosen at the stand-in. */
+async function askTerminal(requestId: string, acts: Acts): Promise<Sent<{ state: string }>> {
+  await post('/api/terminal', { acts });
+  return post<{ state: string }>('/api/v1/card', { requestId });
+}
+
+function OpenCard({ card }: { card: OrderView['openCards'][number] }) {
+  const client = useQueryClient();
+  const drop = useCommand('drop-card');
+  const [asking, setAsking] = useState(false);
   const [acts, setActs] = useState<Acts>('pays');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const again = async () => {
-    setBusy(true);
-    await post('/api/terminal', { acts });
-    const answer = await post<{ state: string }>('/api/v1/card', { requestId: card.id });
-    setBusy(false);
+    setAsking(true);
+    const answer = await askTerminal(card.id, acts);
+    setAsking(false);
     setIssues(answer.ok ? (answer.value.state === 'unanswered' ? [issue('card-silent')] : []) : answer.issues);
-    onSettled();
+    void client.invalidateQueries();
   };
-  const drop = async () => {
-    const answer = await send('drop-card', { requestId: card.id });
-    setIssues(answer.ok ? [] : answer.issues);
-    onSettled();
-  };
+  const busy = asking || drop.busy;
   return (
     <div className={styles.pay}>
       <Note tone="warn">
-        The terminal has not answered about <Cash value={card.amount} />. Nothing is booked; ask again, it cannot charge
-        twice.
+        {PAY.silentBefore} <Cash value={card.amount} />
+        {PAY.silentAfter}
       </Note>
       <Simulated acts={acts} onActs={setActs} />
-      <Trouble issues={issues} />
+      <Trouble issues={[...issues, ...drop.issues]} />
       <div className={styles.buttons}>
-        <Button variant="outlined" disabled={busy} onClick={() => void drop()}>
-          Drop it
+        <Button variant="outlined" disabled={busy} onClick={() => void drop.run({ requestId: card.id })}>
+          {PAY.dropIt}
         </Button>
         <Button variant="contained" disabled={busy} onClick={() => void again()}>
-          {busy ? 'Asking the terminal …' : 'Ask again'}
+          {asking ? PAY.askingTerminal : PAY.askAgain}
         </Button>
       </div>
     </div>
@@ -67,84 +74,66 @@ function OpenCard({ card, onSettled }: { card: OrderView['openCards'][number]; o
 }
 
 /** Made once for each attempt, so that a second tap on the same attempt books nothing twice. */
-const newIds = () => ({
-  payment: crypto.randomUUID(),
-  command: crypto.randomUUID(),
-  request: crypto.randomUUID(),
-  ask: crypto.randomUUID(),
-});
+const newIds = () => ({ payment: crypto.randomUUID(), request: crypto.randomUUID() });
 
-export function TakePayment({ order, balance }: { order: OrderView; balance: number }) {
-  const router = useRouter();
+function Pay({ order, balance }: { order: OrderView; balance: number }) {
+  const client = useQueryClient();
   const first = order.paid === 0;
-  const [text, setText] = useState(
-    formatMoney((first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance) as Money),
-  );
+  const due = first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance;
   const [ids, setIds] = useState(newIds);
   const [acts, setActs] = useState<Acts>('pays');
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [busy, setBusy] = useState(false);
-  const open = order.openCards[0];
-  if (open && !busy) return <OpenCard card={open} onSettled={() => router.refresh()} />;
+  const [asking, setAsking] = useState(false);
+  const [declined, setDeclined] = useState<readonly Issue[]>([]);
+  const askCard = useCommand('ask-card');
 
-  const amountOf = (): number | undefined => {
+  const amountIn = (text: string): number | { readonly wrong: readonly Issue[] } => {
     const amount = parseMoney(text);
-    if (amount === undefined || amount === 0) setIssues([issue('amount-wrong', { typed: text.slice(0, 20) })]);
-    else if (amount > balance) setIssues([issue('payment-above-balance', { amount, balance })]);
-    else return amount;
-    return undefined;
+    if (amount === undefined || amount === 0)
+      return { wrong: [issue('amount-wrong', { typed: text.slice(0, 20) }, 'amount')] };
+    return amount > balance ? { wrong: [issue('payment-above-balance', { amount, balance }, 'amount')] } : amount;
   };
-  const cash = async (event: FormEvent) => {
-    event.preventDefault();
-    const amount = amountOf();
-    if (amount === undefined || busy) return;
-    setBusy(true);
-    const answer = await send('take-cash', { orderId: order.id, paymentId: ids.payment, amount }, ids.command);
-    setBusy(false);
-    setIssues(answer.ok ? [] : answer.issues);
-    if (!answer.ok && !answer.lost) setIds(newIds());
-    router.refresh();
-  };
+  const of = useCommandForm('take-cash', {
+    values: { amount: formatMoney(due as Money) },
+    payload: ({ amount: text }) => {
+      const amount = amountIn(text);
+      return typeof amount === 'number' ? { orderId: order.id, paymentId: ids.payment, amount } : amount;
+    },
+    onDone: () => setIds(newIds()),
+  });
   const card = async () => {
-    const amount = amountOf();
-    if (amount === undefined || busy) return;
-    setBusy(true);
-    await post('/api/terminal', { acts });
-    const asked = await send('ask-card', { orderId: order.id, requestId: ids.request, amount }, ids.ask);
-    const answer = asked.ok ? await post<{ state: string }>('/api/v1/card', { requestId: ids.request }) : asked;
-    setBusy(false);
+    const amount = amountIn(of.form.getValues('amount'));
+    if (typeof amount !== 'number') return void of.submit();
+    setAsking(true);
+    const asked = await askCard.run({ orderId: order.id, requestId: ids.request, amount });
+    const answer = asked.ok ? await askTerminal(ids.request, acts) : asked;
+    setAsking(false);
     if (answer.ok || !answer.lost) setIds(newIds());
-    if (!answer.ok) setIssues(answer.issues);
-    else if (answer.value.state === 'declined') setIssues([issue('card-declined')]);
-    else setIssues([]);
-    router.refresh();
+    setDeclined(answer.ok && answer.value.state === 'declined' ? [issue('card-declined')] : []);
+    void client.invalidateQueries();
   };
+  const open = order.openCards[0];
+  if (open && !asking) return <OpenCard card={open} />;
+  const busy = of.busy || asking;
   return (
-    <form className={styles.pay} onSubmit={(event) => void cash(event)}>
-      <label>
-        <span className="soft">{first ? 'Deposit' : 'Balance'} to take</span>
-        <Input
-          value={text}
-          fullWidth
-          autoFocus
-          onChange={(event) => {
-            setText(event.target.value);
-            setIssues([]);
-          }}
-          onFocus={(event) => event.target.select()}
-          slotProps={{ input: { inputMode: 'decimal', maxLength: 14, 'aria-label': 'Amount to take' } }}
-        />
-      </label>
-      <Trouble issues={issues} />
+    <Form of={of} className={styles.pay}>
+      <Field
+        name="amount"
+        label={first ? PAY.deposit : PAY.balance}
+        most={14}
+        first
+        input={{ inputMode: 'decimal', 'aria-label': PAY.amount }}
+      />
+      <Trouble issues={[...declined, ...askCard.issues]} />
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={busy} onClick={() => void card()}>
-          {busy ? 'Asking …' : 'By card'}
+          {asking ? PAY.asking : PAY.byCard}
         </Button>
         <Button type="submit" variant="contained" disabled={busy}>
-          Take cash
+          {PAY.cash}
         </Button>
       </div>
       <Simulated acts={acts} onActs={setActs} />
-    </form>
+    </Form>
   );
 }
+export { Pay as TakePayment };

@@ -2,101 +2,93 @@
 /** Agreeing: the total, the deposit, and a reason for every warning that is accepted. */
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
-import Input from '@mui/material/Input';
 import { useRouter } from 'next/navigation';
-import { type FormEvent, useState } from 'react';
-import { type Issue, issue } from '@/core/issue';
+import { issue } from '@/core/issue';
 import { Cash, FractionText } from '@/ui/figures';
-import { send } from '@/ui/send';
-import { Trouble } from '@/ui/trouble';
+import { Field, Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
 import { sayCaution } from '@/words/issues';
+import { ACCEPT, DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import type { Desk } from './use-desk';
+
+/** Every warning of the order, under the key that its reason is kept by; a field's name holds no dots. */
+const warningsOf = ({ shown, draft }: Desk) =>
+  shown.flatMap(({ worked }, index) =>
+    (worked?.cautions ?? [])
+      .filter((caution) => caution.level === 'warn')
+      .map((caution) => ({ key: `${draft.pieces[index]!.id}:${caution.code}`, index, caution })),
+  );
 
 export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => void }) {
   const { unit } = useUnit();
   const router = useRouter();
-  const [id] = useState(() => crypto.randomUUID());
-  const [reasons, setReasons] = useState<Record<string, string>>({});
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [busy, setBusy] = useState(false);
-  const warnings = desk.shown.flatMap((shown, index) =>
-    (shown.worked?.cautions ?? [])
-      .filter((caution) => caution.level === 'warn')
-      .map((caution) => ({ key: `${desk.draft.pieces[index]!.id}:${caution.code}`, index, caution })),
-  );
+  const warnings = warningsOf(desk);
   const total = desk.price?.total ?? 0;
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (busy) return;
-    setBusy(true);
-    const saved = desk.dirty || desk.base === null ? await desk.save() : { number: 0, revision: desk.base };
-    if (!saved) {
-      setBusy(false);
-      return setIssues([issue('not-saved')]);
-    }
-    const answer = await send<{ number: number }>(
-      'accept-order',
-      { orderId: desk.draft.orderId, revision: saved.revision, total, reasons },
-      id,
-    );
-    if (answer.ok) {
+  const of = useCommandForm<'accept-order', Record<string, string>, { number: number }>('accept-order', {
+    values: Object.fromEntries(warnings.map(({ key }) => [key, ''])),
+    payload: async (reasons) => {
+      const saved = desk.dirty || desk.base === null ? await desk.save() : { number: 0, revision: desk.base };
+      if (!saved) return { wrong: [issue('not-saved')] };
+      return { orderId: desk.draft.orderId, revision: saved.revision, total, reasons };
+    },
+    onDone: ({ number }) => {
       desk.forget();
-      router.push(`/collect/${answer.value.number}`);
-      return;
-    }
-    setBusy(false);
-    setIssues(answer.issues);
-  };
+      router.push(`/collect/${number}`);
+    },
+  });
+  const reasons = of.form.watch();
   return (
-    <Dialog open onClose={onClose} aria-label="Accept the order">
-      <form onSubmit={(event) => void submit(event)} className={styles.dialogFields}>
-        <h2 className={styles.dialogHead}>{desk.draft.customer?.name} agrees</h2>
+    <Dialog open onClose={onClose} aria-labelledby="accept-head">
+      <Form of={of} className={styles.dialogFields}>
+        <h2 id="accept-head" className={styles.dialogHead}>
+          {ACCEPT.agrees(desk.draft.customer?.name ?? '')}
+        </h2>
         <dl className={styles.agree}>
           <div>
-            <dt>Order with tax</dt>
+            <dt>{ACCEPT.total}</dt>
             <dd>
               <Cash value={total} />
             </dd>
           </div>
           <div>
-            <dt>Deposit to take next</dt>
+            <dt>{ACCEPT.deposit}</dt>
             <dd>
               <Cash value={desk.price?.deposit ?? 0} />
             </dd>
           </div>
         </dl>
-        {warnings.map(({ key, index, caution }) => (
-          <label key={key}>
-            <span className={styles.warning}>
-              {desk.draft.pieces.length > 1 && `Piece ${index + 1}. `}
-              <FractionText text={sayCaution(caution.code, caution.figures, unit)} />
-            </span>
-            Why is it accepted?
-            <Input
-              value={reasons[key] ?? ''}
-              fullWidth
-              onChange={(event) => setReasons({ ...reasons, [key]: event.target.value })}
-              slotProps={{ input: { maxLength: 300 } }}
-            />
-          </label>
+        {warnings.map(({ key, index, caution }, place) => (
+          <Field
+            key={key}
+            name={key}
+            most={300}
+            first={place === 0}
+            label={
+              <>
+                <span className={styles.warning}>
+                  {desk.draft.pieces.length > 1 && `${DESK.piece(index + 1)}. `}
+                  <FractionText text={sayCaution(caution.code, caution.figures, unit)} />
+                </span>
+                {ACCEPT.why}
+              </>
+            }
+          />
         ))}
-        <Trouble issues={issues} />
         <div className={styles.dialogEnd}>
           <Button variant="outlined" onClick={onClose}>
-            Not yet
+            {ACCEPT.notYet}
           </Button>
           <Button
             type="submit"
             variant="contained"
             autoFocus={warnings.length === 0}
-            disabled={busy || warnings.some(({ key }) => !reasons[key]?.trim())}
+            disabled={of.busy || desk.busy || warnings.some(({ key }) => !reasons[key]?.trim())}
           >
-            Accept
+            {ACCEPT.accept}
           </Button>
         </div>
-      </form>
+      </Form>
     </Dialog>
   );
 }

@@ -1,23 +1,21 @@
 'use client';
 /** An order that was agreed: as it was agreed, and where its pieces are now. Nothing can be changed here. */
 import Button from '@mui/material/Button';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
-import { useLive } from '@/ui/live';
+import { useView } from '@/ui/query';
+import { Tabs, panelOf } from '@/ui/tabs';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
+import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
+import { PIECES } from './order-bar';
 import { Tape, Totals } from './tape';
 
-export function AgreedOrder({ order }: { order: OrderView }) {
-  const router = useRouter();
+export function AgreedOrder({ order: first }: { order: OrderView }) {
+  const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
   const [active, setActive] = useState(0);
-  useLive(
-    (touched) => touched.includes(`order:${order.id}`),
-    () => router.refresh(),
-  );
   const piece = order.pieces[active]!;
   const job = order.jobs[active];
   return (
@@ -27,19 +25,16 @@ export function AgreedOrder({ order }: { order: OrderView }) {
         <span className={styles.customer}>
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </span>
-        <div className={styles.tabs} role="tablist" aria-label="Pieces">
-          {order.pieces.map((piece, index) => (
-            <button
-              key={piece.id}
-              type="button"
-              role="tab"
-              aria-selected={index === active}
-              onClick={() => setActive(index)}
-            >
-              {piece.design.piece.title || `Piece ${index + 1}`}
-            </button>
-          ))}
-        </div>
+        <Tabs
+          id={PIECES}
+          label={DESK.pieces}
+          className={styles.tabs ?? ''}
+          value={active}
+          options={order.pieces.map(
+            (piece, index) => [index, piece.design.piece.title || DESK.piece(index + 1)] as const,
+          )}
+          onChange={setActive}
+        />
         <span className={styles.promised}>
           {order.state === 'accepted' ? 'Promised for' : stateName(order.state)} <b>{dayName(order.promised)}</b>
         </span>
@@ -83,11 +78,13 @@ export function AgreedOrder({ order }: { order: OrderView }) {
           Agreed with price book edition {order.edition}. What was agreed stays as it is; a change is a new order.
         </p>
       </section>
-      <section className={styles.middle} aria-label="Drawing">
+      <section className={styles.middle} {...panelOf(PIECES, active)}>
         {piece.agreed && <Drawings worked={piece.agreed} />}
       </section>
       <section className={styles.right} aria-label="Sizes and price">
-        <div className={styles.scroll}>{piece.agreed && <Tape worked={piece.agreed} />}</div>
+        <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
+          {piece.agreed && <Tape worked={piece.agreed} />}
+        </div>
         <Totals piece={piece.agreed?.price} order={order.agreed ?? undefined} pieces={order.pieces.length} />
         <div className={styles.foot}>
           {job && (

@@ -1,5 +1,6 @@
 'use client';
 /** What one build asks beyond the rest: its fields, as its folder declares them. */
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { BUILDS } from '@/core/builds';
 import { type Field, usualOf } from '@/core/builds/fields';
@@ -114,15 +115,14 @@ function Seat({
   const { width, height } = piece.design.piece;
   if (!seat)
     return (
-      <button
-        type="button"
-        className={styles.link}
+      <Button
+        variant="text"
         onClick={() =>
           desk.put(['own'], { ...piece.design.own, [name]: { top: width, bottom: width, left: height, right: height } })
         }
       >
         Measure the rabbet of the frame
-      </button>
+      </Button>
     );
   return (
     <div className={styles.pair}>

@@ -1,5 +1,6 @@
 'use client';
 /** The choices in the order the talk goes. One section is open; the others say in a line what was chosen. */
+import ButtonBase from '@mui/material/ButtonBase';
 import { type ReactNode, memo } from 'react';
 import { BUILDS } from '@/core/builds';
 import type { Design } from '@/core/design/design';
@@ -93,7 +94,12 @@ export const Choices = memo(function Choices({
     <ol className={styles.choices} data-fields>
       {SECTIONS.map((section, index) => (
         <li key={section.key} data-open={index === open}>
-          <button type="button" className={styles.head} aria-expanded={index === open} onClick={() => onOpen(index)}>
+          <ButtonBase
+            className={styles.head ?? ''}
+            aria-expanded={index === open}
+            aria-keyshortcuts={String(index + 1)}
+            onClick={() => onOpen(index)}
+          >
             <span className={styles.number}>{index + 1}</span>
             <span>
               <b>{section.name}</b>
@@ -109,7 +115,7 @@ export const Choices = memo(function Choices({
                 </span>
               )}
             </span>
-          </button>
+          </ButtonBase>
           {index === open && <div className={styles.body}>{section.body(props)}</div>}
         </li>
       ))}

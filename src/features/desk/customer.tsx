@@ -1,84 +1,64 @@
 'use client';
 /** Finding the customer by name or phone, or adding a new one with what was typed. */
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import Input from '@mui/material/Input';
-import { type FormEvent, useEffect, useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { CustomerView } from '@/contract/views';
-import type { Issue } from '@/core/issue';
-import { ask, send } from '@/ui/send';
-import { Trouble } from '@/ui/trouble';
+import { Field, Form, useCommandForm } from '@/ui/form';
+import { ask } from '@/ui/send';
+import { useLate } from '@/ui/use-late';
+import { CUSTOMER } from '@/words/screens/desk';
 import styles from './desk.module.css';
 
 const PHONE = /^[\d\s+().-]{4,}$/;
+const LATE_MS = 100;
+const SHOWN = 6;
 
-function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (one: CustomerView) => void }) {
-  const [form, setForm] = useState(() =>
-    PHONE.test(typed) ? { name: '', phone: typed, email: '' } : { name: typed, phone: '', email: '' },
-  );
+function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (customer: CustomerView) => void }) {
   const [id] = useState(() => crypto.randomUUID());
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const put = (key: keyof typeof form) => (event: { target: { value: string } }) =>
-    setForm({ ...form, [key]: event.target.value });
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const answer = await send('add-customer', { id, ...form }, id);
-    if (answer.ok) onChoose({ id, ...form });
-    else setIssues(answer.issues);
-  };
+  const of = useCommandForm('add-customer', {
+    values: PHONE.test(typed) ? { name: '', phone: typed, email: '' } : { name: typed, phone: '', email: '' },
+    payload: (values) => ({ id, ...values }),
+    onDone: (_result, values) => onChoose({ id, ...values }),
+  });
   return (
-    <form className={styles.dialogFields} onSubmit={(event) => void submit(event)}>
-      <label>
-        Name
-        <Input value={form.name} onChange={put('name')} fullWidth autoFocus slotProps={{ input: { maxLength: 120 } }} />
-      </label>
-      <label>
-        Phone
-        <Input
-          value={form.phone}
-          onChange={put('phone')}
-          fullWidth
-          slotProps={{ input: { maxLength: 40, inputMode: 'tel' } }}
-        />
-      </label>
-      <label>
-        Mail, if they like
-        <Input
-          value={form.email}
-          onChange={put('email')}
-          fullWidth
-          slotProps={{ input: { maxLength: 120, inputMode: 'email' } }}
-        />
-      </label>
-      <Trouble issues={issues} />
-      <Button type="submit" variant="contained" disabled={form.name.trim() === ''}>
-        Add this customer
+    <Form of={of} className={styles.dialogFields}>
+      <Field name="name" label={CUSTOMER.name} most={120} first />
+      <Field name="phone" label={CUSTOMER.phone} most={40} input={{ inputMode: 'tel' }} />
+      <Field name="email" label={CUSTOMER.mail} most={120} input={{ inputMode: 'email' }} />
+      <Button type="submit" variant="contained" disabled={of.busy}>
+        {CUSTOMER.add}
       </Button>
-    </form>
+    </Form>
   );
 }
 
-export function CustomerDialog({ onChoose, onClose }: { onChoose: (one: CustomerView) => void; onClose: () => void }) {
+interface Props {
+  readonly onChoose: (customer: CustomerView) => void;
+  readonly onClose: () => void;
+}
+
+export function CustomerDialog({ onChoose, onClose }: Props) {
   const [text, setText] = useState('');
-  const [customers, setFound] = useState<readonly CustomerView[]>([]);
   const [adding, setAdding] = useState(false);
-  useEffect(() => {
-    const late = new AbortController();
-    const timer = setTimeout(() => {
-      void ask<CustomerView[]>(`/api/find?what=customers&text=${encodeURIComponent(text)}`, {
-        signal: late.signal,
-      }).then((answer) => {
-        if (!late.signal.aborted) setFound(answer.ok ? answer.value : []);
-      });
-    }, 100);
-    return () => {
-      late.abort();
-      clearTimeout(timer);
-    };
-  }, [text]);
+  const asked = useLate(text, LATE_MS);
+  const { data: customers = [] } = useQuery({
+    queryKey: ['customers', asked],
+    placeholderData: keepPreviousData,
+    queryFn: async ({ signal }) => {
+      const url = `/api/find?what=customers&text=${encodeURIComponent(asked)}`;
+      const answer = await ask<readonly CustomerView[]>(url, { signal });
+      return answer.ok ? answer.value : [];
+    },
+  });
   return (
-    <Dialog open onClose={onClose} aria-label="Customer">
-      <h2 className={styles.dialogHead}>{adding ? 'A new customer' : 'Whose piece is it?'}</h2>
+    <Dialog open onClose={onClose} aria-labelledby="customer-head">
+      <h2 id="customer-head" className={styles.dialogHead}>
+        {adding ? CUSTOMER.newHead : CUSTOMER.head}
+      </h2>
       {adding ? (
         <AddCustomer typed={text} onChoose={onChoose} />
       ) : (
@@ -87,31 +67,31 @@ export function CustomerDialog({ onChoose, onClose }: { onChoose: (one: Customer
             value={text}
             fullWidth
             autoFocus
-            placeholder="Name or phone"
+            placeholder={CUSTOMER.find}
             onChange={(event) => setText(event.target.value)}
             onKeyDown={(event) => {
               if (event.key !== 'Enter') return;
               event.preventDefault();
-              const [first] = customers;
+              const [first] = asked === text ? customers : [];
               if (first && text !== '') onChoose(first);
-              else if (text.trim() !== '') setAdding(true);
+              else if (text.trim() !== '' && asked === text) setAdding(true);
             }}
-            slotProps={{ input: { 'aria-label': 'Name or phone of the customer', maxLength: 80 } }}
+            slotProps={{ input: { 'aria-label': CUSTOMER.findLong, maxLength: 80 } }}
           />
           <ul className={styles.people}>
-            {customers.slice(0, 6).map((customer) => (
+            {customers.slice(0, SHOWN).map((customer) => (
               <li key={customer.id}>
-                <button type="button" onClick={() => onChoose(customer)}>
+                <ButtonBase onClick={() => onChoose(customer)}>
                   <b>{customer.name}</b>
                   <span className="soft">
-                    {customer.phone} {customer.orders ? `· ${customer.orders} orders` : ''}
+                    {[customer.phone, customer.orders && CUSTOMER.orders(customer.orders)].filter(Boolean).join(' · ')}
                   </span>
-                </button>
+                </ButtonBase>
               </li>
             ))}
           </ul>
           <Button variant="outlined" onClick={() => setAdding(true)}>
-            {text.trim() ? `Add “${text.trim()}”` : 'Add a new customer'}
+            {text.trim() ? CUSTOMER.addTyped(text.trim()) : CUSTOMER.addNew}
           </Button>
         </div>
       )}

@@ -32,7 +32,7 @@ const leave = (from: Draft, path: readonly string[], unit: Unit = 'in') =>
 
 describe('typing at the desk', () => {
   it('starts unmeasured, with the first moulding when the usual one is gone', () => {
-    const fresh = newDraft(shop);
+    const fresh = newDraft(shop, '2031-05-05');
     expect(fresh.pieces[0]!.design.frame.moulding).toEqual({ code: 'M1' });
     expect(unread(fresh.pieces[0]!, 'in').sort()).toEqual(['piece.height', 'piece.width']);
     expect(typedIssue(fresh.pieces[0]!, WIDTH, 'in')).toBeUndefined();

@@ -2,26 +2,16 @@
  * An order being made at the desk: pieces with their designs, and whatever is typed in a field but is not (yet) a
  * value. A change is an edit of this one value, so undo covers everything, typing included.
  */
-import type { CustomerView, OrderView, ShopView } from '@/contract/views';
-import { type Design, newDesign } from '@/core/design/design';
+import type { DraftPieceView, DraftView, OrderView, ShopView } from '@/contract/views';
+import { newDesign } from '@/core/design/design';
 import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
 import { type Issue, type Outcome, good } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
 import { type Length, type Unit, inches, mm } from '@/core/units/length';
 import { parseLength, splitSize } from '@/core/units/parse-length';
 
-export interface DraftPiece {
-  readonly id: string;
-  readonly design: Design;
-  /** Field path -> text, while the text is being typed or is not a length. */
-  readonly typed: Readonly<Record<string, string>>;
-}
-export interface Draft {
-  readonly orderId: string;
-  readonly customer: CustomerView | null;
-  readonly promised: string;
-  readonly pieces: readonly DraftPiece[];
-}
+export type DraftPiece = DraftPieceView;
+export type Draft = DraftView;
 
 export function newPiece(shop: ShopView): DraftPiece {
   const settings = defaultSettings(shop.homeUnit);
@@ -37,17 +27,18 @@ export function newPiece(shop: ShopView): DraftPiece {
   };
 }
 
-/** Two weeks from today, as the shop usually promises. */
-export function usualPromise(): string {
-  const day = new Date();
-  day.setDate(day.getDate() + 14);
-  return day.toLocaleDateString('sv-SE');
+const USUAL_DAYS = 14;
+/** Two weeks from a day, as the shop usually promises. */
+export function usualPromise(today: string): string {
+  const day = new Date(`${today}T12:00:00Z`);
+  day.setUTCDate(day.getUTCDate() + USUAL_DAYS);
+  return day.toISOString().slice(0, 10);
 }
 
-export const newDraft = (shop: ShopView): Draft => ({
+export const newDraft = (shop: ShopView, today: string): Draft => ({
   orderId: crypto.randomUUID(),
   customer: null,
-  promised: usualPromise(),
+  promised: usualPromise(today),
   pieces: [newPiece(shop)],
 });
 

@@ -1,11 +1,13 @@
 'use client';
 /** The fields of the desk: a measure, a text, a choice from a list, a choice between few. */
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Input from '@mui/material/Input';
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
 import { useId } from 'react';
 import type { Path } from '@/core/design/edit';
 import type { Length, Unit } from '@/core/units/length';
+import { Choice } from '@/ui/choice';
+import { Choose } from '@/ui/choose';
 import { LengthField, focusNext } from '@/ui/length-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
 import styles from './desk.module.css';
@@ -82,9 +84,10 @@ export function Tick({
   onChange: (on: boolean) => void;
 }) {
   return (
-    <label className={styles.tick}>
-      <input type="checkbox" checked={checked} onChange={(event) => onChange(event.target.checked)} /> {label}
-    </label>
+    <FormControlLabel
+      label={label}
+      control={<Checkbox size="small" checked={checked} onChange={(event) => onChange(event.target.checked)} />}
+    />
   );
 }
 
@@ -113,76 +116,6 @@ export function FromList({
   );
 }
 
-export function Toggle<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChange: (value: T) => void;
-}) {
-  return (
-    <div className={styles.toggle} role="group" aria-label={label}>
-      {options.map(([key, name]) => (
-        <button key={key} type="button" data-stop aria-pressed={key === value} onClick={() => onChange(key)}>
-          {name}
-        </button>
-      ))}
-    </div>
-  );
-}
+export const Toggle = Choice;
 
-export function Choose({
-  label,
-  value,
-  options,
-  onChange,
-  name,
-}: {
-  label: string;
-  value: string;
-  options: readonly { code: string; name: string; colour?: string }[];
-  onChange: (code: string) => void;
-  name: string;
-}) {
-  const id = useId();
-  const gone = !options.some((option) => option.code === value);
-  return (
-    <div className={styles.text}>
-      <label id={id}>{label}</label>
-      <Select
-        fullWidth
-        name={name}
-        value={value}
-        labelId={id}
-        onChange={(event) => onChange(event.target.value)}
-        renderValue={(code) => {
-          const one = options.find((option) => option.code === code);
-          return (
-            <span className={styles.chosen}>
-              {one?.colour && <i style={{ background: one.colour }} />}
-              {one?.name ?? `${code}, no longer listed`}
-            </span>
-          );
-        }}
-      >
-        {gone && (
-          <MenuItem value={value} disabled>
-            {value}
-          </MenuItem>
-        )}
-        {options.map((option) => (
-          <MenuItem key={option.code} value={option.code}>
-            <span className={styles.chosen}>
-              {option.colour && <i style={{ background: option.colour }} />}
-              {option.name}
-            </span>
-          </MenuItem>
-        ))}
-      </Select>
-    </div>
-  );
-}
+export { Choose };

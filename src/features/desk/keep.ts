@@ -1,4 +1,8 @@
-/** Keeps the order on the desk in this browser with every change, so that a reload or a crash loses nothing typed. */
+/**
+ * Keeps the order on the desk with every change: in this browser at once, on the server a second after typing, so that
+ * a reload, a crash or a broken screen loses nothing typed. Each kept draft has a version; the newer one wins.
+ */
+import type { KeptDraftView } from '@/contract/views';
 import type { History } from '@/core/design/edit';
 import type { Draft } from './draft';
 
@@ -7,46 +11,95 @@ export interface Kept {
   readonly active: number;
   /** The revision the draft was begun from; null for an order never saved. */
   readonly base: number | null;
+  /** Counts changes; 0 where nothing was typed. */
+  readonly version: number;
 }
-const VERSION = 1;
+const FORMAT = 2;
 const UNDO_KEPT = 60;
 const keyOf = (order: string) => `lopren.desk.${order}`;
 
-export function keep(order: string, { history, active, base }: Kept): void {
+export function keep(order: string, { history, active, base, version }: Kept): void {
   const short = { now: history.now, past: history.past.slice(-UNDO_KEPT), future: history.future.slice(0, UNDO_KEPT) };
   try {
-    localStorage.setItem(keyOf(order), JSON.stringify({ version: VERSION, history: short, active, base }));
+    localStorage.setItem(keyOf(order), JSON.stringify({ format: FORMAT, history: short, active, base, version }));
   } catch (error) {
-    console.warn('this browser keeps nothing; save the quote often', error);
+    console.warn('this browser keeps nothing; the server does', error);
   }
 }
 
-const SOON = 150;
+export function kept(order: string): Kept | undefined {
+  const text = localStorage.getItem(keyOf(order));
+  if (text === null) return undefined;
+  try {
+    const value = JSON.parse(text) as Kept & { format?: number };
+    // Format 1 is that of 0.3.0: the same without a version.
+    const isDraft = Array.isArray(value.history?.now?.pieces);
+    return isDraft ? { ...value, version: value.version ?? 1 } : undefined;
+  } catch {
+    return undefined;
+  }
+}
 
-/**
- * Keeps what it was last given: soon, so that typing is not held up, and at once when the page goes away.
- * Answers how to stop, which keeps what is still to be kept.
- */
-export function keeper(order: string): { put: (kept: Kept) => void; forget: () => void; stop: () => void } {
+export const forget = (order: string): void => localStorage.removeItem(keyOf(order));
+
+/** Sends what is kept to the server; `leaving`: the page goes away, and the request must outlive it. */
+async function put(order: string, body: Omit<KeptDraftView, 'draft'> & { draft: Draft | null }, leaving = false) {
+  await fetch(`/api/drafts/${order}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    keepalive: leaving,
+  }).catch(() => undefined);
+}
+
+const SOON_MS = 150;
+const LATE_MS = 1000;
+
+export interface Keeper {
+  readonly put: (kept: Kept) => void;
+  readonly forget: (version: number) => void;
+  /** Keeps what is still to be kept, and listens no more. */
+  readonly stop: () => void;
+}
+
+export function keeper(order: string): Keeper {
   let waiting: Kept | undefined;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const flush = () => {
-    clearTimeout(timer);
-    timer = undefined;
+  let unsent: Kept | undefined;
+  let soon: ReturnType<typeof setTimeout> | undefined;
+  let late: ReturnType<typeof setTimeout> | undefined;
+  const here = () => {
+    clearTimeout(soon);
+    soon = undefined;
     if (waiting) keep(order, waiting);
     waiting = undefined;
+  };
+  const there = (leaving: boolean) => {
+    clearTimeout(late);
+    late = undefined;
+    if (unsent) void put(order, { version: unsent.version, base: unsent.base, draft: unsent.history.now }, leaving);
+    unsent = undefined;
+  };
+  const flush = () => {
+    here();
+    there(true);
   };
   const leaving = () => document.visibilityState === 'hidden' && flush();
   window.addEventListener('pagehide', flush);
   document.addEventListener('visibilitychange', leaving);
   return {
-    put(kept) {
-      waiting = kept;
-      timer ??= setTimeout(flush, SOON);
+    put(draft) {
+      waiting = draft;
+      unsent = draft;
+      soon ??= setTimeout(here, SOON_MS);
+      late ??= setTimeout(() => there(false), LATE_MS);
     },
-    forget() {
+    forget(version) {
       waiting = undefined;
+      unsent = undefined;
+      clearTimeout(late);
+      late = undefined;
       forget(order);
+      void put(order, { version, base: null, draft: null });
     },
     stop() {
       flush();
@@ -55,16 +108,3 @@ export function keeper(order: string): { put: (kept: Kept) => void; forget: () =
     },
   };
 }
-
-export function kept(order: string): Kept | undefined {
-  const text = localStorage.getItem(keyOf(order));
-  if (text === null) return undefined;
-  try {
-    const value = JSON.parse(text) as Kept & { version: number };
-    return value.version === VERSION && Array.isArray(value.history?.now?.pieces) ? value : undefined;
-  } catch {
-    return undefined;
-  }
-}
-
-export const forget = (order: string): void => localStorage.removeItem(keyOf(order));

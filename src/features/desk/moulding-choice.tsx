@@ -1,5 +1,7 @@
 'use client';
 /** Choosing a moulding: search by name, code, finish or width; each with its profile and colour. Arrows and Enter choose. */
+import ButtonBase from '@mui/material/ButtonBase';
+import Input from '@mui/material/Input';
 import { memo, useMemo, useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import type { Moulding } from '@/core/materials';
@@ -34,6 +36,7 @@ export const MouldingChoice = memo(function MouldingChoice({
   }, [shop.lists.mouldings, text]);
   const sold = (moulding: Moulding) =>
     moneyFrom(mul(mustDecimal(moulding.cost?.amount ?? '0'), mustDecimal(shop.prices.groups.moulding.markup)));
+  const shownIndex = mouldings.slice(0, SHOWN).findIndex((moulding) => moulding.code === chosen);
   const move = (by: number) => {
     const index = mouldings.findIndex((moulding) => moulding.code === chosen);
     const next = mouldings[Math.max(0, Math.min(mouldings.length - 1, index + by))];
@@ -41,12 +44,21 @@ export const MouldingChoice = memo(function MouldingChoice({
   };
   return (
     <div className={styles.mouldings}>
-      <input
-        className={styles.search}
+      <Input
+        fullWidth
         type="search"
         value={text}
         placeholder={`Search ${shop.lists.mouldings.length} mouldings`}
-        aria-label="Search mouldings"
+        slotProps={{
+          input: {
+            'aria-label': 'Search mouldings',
+            role: 'combobox',
+            'aria-controls': 'mouldings',
+            'aria-expanded': true,
+            'aria-autocomplete': 'list',
+            ...(shownIndex >= 0 ? { 'aria-activedescendant': `moulding-${chosen}` } : {}),
+          },
+        }}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === 'ArrowDown') move(1);
@@ -58,23 +70,29 @@ export const MouldingChoice = memo(function MouldingChoice({
           event.preventDefault();
         }}
       />
-      <ul role="listbox" aria-label="Mouldings">
+      <ul role="listbox" id="mouldings" aria-label="Mouldings">
         {mouldings.slice(0, SHOWN).map((one) => (
-          <li key={one.code} role="option" aria-selected={one.code === chosen}>
-            <button type="button" tabIndex={-1} onClick={() => onChoose(one.code)}>
-              <ProfileMark moulding={one} />
-              <span>
-                {one.name}
-                <span className={styles.says}>
-                  {one.code} · <Len value={one.faceWidth} /> wide
-                </span>
+          <ButtonBase
+            key={one.code}
+            component="li"
+            role="option"
+            id={`moulding-${one.code}`}
+            tabIndex={-1}
+            aria-selected={one.code === chosen}
+            onClick={() => onChoose(one.code)}
+          >
+            <ProfileMark moulding={one} />
+            <span>
+              {one.name}
+              <span className={styles.says}>
+                {one.code} · <Len value={one.faceWidth} /> wide
               </span>
-              <span className={styles.rate}>
-                <Cash value={sold(one)} />
-                <span className="unit">{one.cost?.per}</span>
-              </span>
-            </button>
-          </li>
+            </span>
+            <span className={styles.rate}>
+              <Cash value={sold(one)} />
+              <span className="unit">{one.cost?.per}</span>
+            </span>
+          </ButtonBase>
         ))}
       </ul>
       {mouldings.length > SHOWN && (

@@ -9,7 +9,7 @@ import { BuildFields } from './build-fields';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILD_CODES, type BuildCode } from '@/core/builds';
-import { PIECE_KINDS } from '@/core/design/common';
+import { PIECE_KINDS } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { buildName } from '@/words/builds';

@@ -6,7 +6,7 @@ import { MouldingChoice } from './moulding-choice';
 import type { Panel } from '@/core/builds/build';
 import { BUILDS, mountOf } from '@/core/builds';
 import type { Design } from '@/core/design/design';
-import { MOUNTS, SCOPES } from '@/core/design/common';
+import { MOUNTS, SCOPES } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { type Length, length, times } from '@/core/units/length';
 import { buildName, matterName, mountName, practiceName, scopeName } from '@/words/builds';

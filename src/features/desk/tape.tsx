@@ -1,6 +1,8 @@
 'use client';
 /** The running tape: sizes, parts, then prices. Each line opens to show how its figure came about; cautions sit on the line that causes them. */
 import { shownFigures } from '@/core/builds/figures';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import { type ReactNode, memo, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
@@ -33,12 +35,12 @@ function Line({
   const [open, setOpen] = useState(false);
   return (
     <li className={styles.line} data-open={open}>
-      <button type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <ButtonBase aria-expanded={open} onClick={() => setOpen(!open)}>
         <span>
           {name} {note && <small className="soft">{note}</small>}
         </span>
         <span className="num">{figure}</span>
-      </button>
+      </ButtonBase>
       {open &&
         workings.map((working, index) => (
           <p key={index} className={styles.working}>
@@ -59,9 +61,11 @@ export function CautionNote({ caution, onApply }: { caution: Caution; onApply?: 
       </p>
       {onApply &&
         caution.waysOut.map((way) => (
-          <button key={way.code} type="button" className={styles.way} onClick={() => onApply(way.edit)}>
-            <FractionText text={sayWayOut(way.code, way.figures, unit)} />
-          </button>
+          <Button key={way.code} variant="text" className={styles.way ?? ''} onClick={() => onApply(way.edit)}>
+            <span>
+              <FractionText text={sayWayOut(way.code, way.figures, unit)} />
+            </span>
+          </Button>
         ))}
     </Note>
   );
@@ -232,12 +236,12 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         )}
         {under('hanging')}
         <li className={styles.line}>
-          <button type="button" aria-expanded={parts} onClick={() => setParts(!parts)}>
+          <ButtonBase aria-expanded={parts} onClick={() => setParts(!parts)}>
             <span>
               Parts <small className="soft">cut sizes, {weight.kg.toFixed(1)} kg</small>
             </span>
             <span className="num">{worked.parts.reduce((sum, part) => sum + part.count, 0)}</span>
-          </button>
+          </ButtonBase>
         </li>
         {parts && <Parts worked={worked} />}
         {under('glazing')}

@@ -1,218 +1,153 @@
 'use client';
 /** A piece of the rack, typed: added, changed or taken off. What is wrong stands beside its field; what was typed stays. */
 import Button from '@mui/material/Button';
-import Input from '@mui/material/Input';
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import type { RackView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
-import type { Length } from '@/core/units/length';
+import { type Length, type Unit, length } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse-length';
-import { send } from '@/ui/send';
-import { Trouble } from '@/ui/trouble';
+import { Choice } from '@/ui/choice';
+import { Choose } from '@/ui/choose';
+import { Field, Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
+import { PIECE } from '@/words/screens/rack';
 import styles from './rack.module.css';
 
-export interface Typed {
-  readonly id: string;
-  readonly code: string | undefined;
-  readonly kind: 'stick' | 'sheet';
-  readonly material: string;
+type Kind = 'stick' | 'sheet';
+/** What stands in the fields. */
+export interface PieceValues extends Record<string, string> {
   readonly length: string;
   readonly height: string;
   readonly batch: string;
-  readonly dents: string;
+  readonly noGo: string;
   readonly place: string;
   readonly note: string;
+}
+export interface Piece {
+  readonly id: string;
+  /** Undefined for a new one. */
+  readonly code: string | undefined;
+  readonly kind: Kind;
+  readonly material: string;
+  readonly values: PieceValues;
   /** What was seen of it; null for a new one. */
   readonly revision: number | null;
 }
-export const blank = (kind: 'stick' | 'sheet', material: string): Typed => ({
+export const blank = (kind: Kind, material: string): Piece => ({
   id: crypto.randomUUID(),
   code: undefined,
   kind,
   material,
-  length: '',
-  height: '',
-  batch: '',
-  dents: '',
-  place: '',
-  note: '',
+  values: { length: '', height: '', batch: '', noGo: '', place: '', note: '' },
   revision: null,
 });
 
-function Field({
-  label,
-  value,
-  onChange,
-  hint,
-  wrong,
-  auto,
-}: {
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-  hint?: string;
-  wrong?: readonly Issue[];
-  auto?: boolean;
-}) {
-  const id = useId();
+/** Lengths as people write them; dents as `20 1/4 to 21 1/2; 60 to 61`. What cannot be read is named with its field. */
+export function readPiece(kind: Kind, values: PieceValues, unit: Unit) {
+  const wrong: Issue[] = [];
+  const read = (text: string, path: string): Length => {
+    const outcome = parseLength(text, { unit });
+    if (outcome.ok) return outcome.value;
+    wrong.push(...outcome.issues.map((one) => ({ ...one, path })));
+    return length(1);
+  };
+  const long = read(values.length, 'length');
+  const height = kind === 'sheet' ? read(values.height, 'height') : null;
+  const noGo = values.noGo
+    .split(';')
+    .filter((text) => text.trim() !== '')
+    .map((text) => {
+      const [from = '', to = ''] = text.split(/\s+to\s+/);
+      return { from: from.trim() === '0' ? 0 : read(from, 'noGo'), to: read(to, 'noGo') };
+    });
+  return wrong.length > 0 ? { wrong } : { length: long, height, noGo };
+}
+
+function TakeOff({ piece, onDone }: { piece: Piece; onDone: () => void }) {
+  const of = useCommandForm('remove-rack-piece', {
+    values: { reason: '' },
+    payload: ({ reason }) => ({ id: piece.id, revision: piece.revision ?? 0, reason: reason || PIECE.usedUp }),
+    onDone,
+  });
   return (
-    <div className={styles.field}>
-      <label htmlFor={id}>{label}</label>
-      <Input
-        id={id}
-        value={value}
-        fullWidth
-        autoComplete="off"
-        autoFocus={auto ?? false}
-        error={Boolean(wrong?.length)}
-        onChange={(event) => onChange(event.target.value)}
-      />
-      {wrong && wrong.length > 0 ? <Trouble issues={wrong} /> : hint && <p className="soft">{hint}</p>}
-    </div>
+    <Form of={of} className={styles.remove}>
+      <Field name="reason" label={PIECE.because} most={200} />
+      <Button type="submit" variant="outlined" disabled={of.busy}>
+        {PIECE.takeOff}
+      </Button>
+    </Form>
   );
 }
 
-/** Adds a piece or changes one. Lengths are read as people write them; dents as `20 1/4 to 21 1/2; 60 to 61`. */
-export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Typed; onDone: () => void }) {
+export function PieceForm({ rack, first, onDone }: { rack: RackView; first: Piece; onDone: () => void }) {
   const { unit } = useUnit();
-  const [typed, setTyped] = useState(first);
-  const [issues, setIssues] = useState<Readonly<Record<string, readonly Issue[]>>>({});
-  const [reason, setReason] = useState('');
-  const put = (part: Partial<Typed>) => setTyped((before) => ({ ...before, ...part }));
+  const [{ kind, material }, setWhat] = useState<Pick<Piece, 'kind' | 'material'>>(first);
+  const { id, code, revision } = first;
   const options =
-    typed.kind === 'stick'
-      ? rack.lists.mouldings
-      : [...rack.lists.mats, ...rack.lists.glazings, ...rack.lists.backings];
-  const save = async () => {
-    const wrong: Record<string, readonly Issue[]> = {};
-    const read = (text: string, path: string): Length => {
-      const outcome = parseLength(text, { unit });
-      if (outcome.ok) return outcome.value;
-      wrong[path] = outcome.issues;
-      return 1 as Length;
-    };
-    const long = read(typed.length, 'length');
-    const height = typed.kind === 'sheet' ? read(typed.height, 'height') : null;
-    const noGo = typed.dents
-      .split(';')
-      .filter((text) => text.trim() !== '')
-      .map((text) => {
-        const [from = '', to = ''] = text.split(/\s+to\s+/);
-        return { from: from.trim() === '0' ? 0 : read(from, 'noGo'), to: read(to, 'noGo') };
-      });
-    setIssues(wrong);
-    if (Object.keys(wrong).length > 0) return;
-    const { id, kind, material, batch, place, note, revision } = typed;
-    const piece = { id, kind, material, length: long, height, batch, noGo, place, note, revision };
-    const answer = await send('put-rack-piece', piece);
-    if (answer.ok) return onDone();
-    const beside: Record<string, Issue[]> = {};
-    for (const issue of answer.issues) {
-      const field = issue.path?.split('.')[0] ?? '';
-      const key = ['length', 'height', 'noGo'].includes(field) ? field : 'all';
-      beside[key] = [...(beside[key] ?? []), issue];
-    }
-    setIssues(beside);
-  };
-  const remove = async () => {
-    const answer = await send('remove-rack-piece', {
-      id: typed.id,
-      revision: typed.revision ?? 0,
-      reason: reason || 'used up',
-    });
-    if (answer.ok) onDone();
-    else setIssues({ all: answer.issues });
-  };
+    kind === 'stick' ? rack.lists.mouldings : [...rack.lists.mats, ...rack.lists.glazings, ...rack.lists.backings];
+  const of = useCommandForm('put-rack-piece', {
+    values: first.values,
+    payload: (values) => {
+      const read = readPiece(kind, values, unit);
+      const { batch, place, note } = values;
+      return 'wrong' in read
+        ? { wrong: read.wrong ?? [] }
+        : { id, kind, material, batch, place, note, revision, ...read };
+    },
+    onDone,
+  });
   return (
-    <form
-      className={styles.form}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
-      <h2>{typed.code ? `Change ${typed.code}` : 'Add a piece'}</h2>
-      {!typed.code && (
-        <div className={styles.kinds} role="group" aria-label="Kind">
-          {(['stick', 'sheet'] as const).map((kind) => (
-            <button
-              key={kind}
-              type="button"
-              aria-pressed={typed.kind === kind}
-              onClick={() =>
-                put({ kind, material: (kind === 'stick' ? rack.lists.mouldings : rack.lists.mats)[0]?.code ?? '' })
-              }
-            >
-              {kind === 'stick' ? 'Stick' : 'Board or glass'}
-            </button>
-          ))}
-        </div>
-      )}
-      <div className={styles.field}>
-        <label id="rack-material">{typed.kind === 'stick' ? 'Moulding' : 'Material'}</label>
-        <Select
-          value={typed.material}
-          disabled={typed.code !== undefined}
-          fullWidth
-          labelId="rack-material"
-          onChange={(event) => put({ material: event.target.value })}
-        >
-          {options.map((option) => (
-            <MenuItem key={option.code} value={option.code}>
-              {option.code}, {option.name}
-            </MenuItem>
-          ))}
-        </Select>
-      </div>
-      <Field
-        label={typed.kind === 'stick' ? 'Length' : 'Width'}
-        value={typed.length}
-        auto
-        onChange={(text) => put({ length: text })}
-        wrong={issues.length ?? []}
-        hint={`in ${unit === 'in' ? 'inches' : 'millimetres'} unless you say otherwise`}
-      />
-      {typed.kind === 'sheet' ? (
-        <Field
-          label="Height"
-          value={typed.height}
-          onChange={(text) => put({ height: text })}
-          wrong={issues.height ?? []}
-        />
-      ) : (
-        <>
-          <Field label="Finish batch" value={typed.batch} onChange={(text) => put({ batch: text })} />
-          <Field
-            label="Dents and scratches"
-            value={typed.dents}
-            onChange={(text) => put({ dents: text })}
-            wrong={issues.noGo ?? []}
-            hint="from the left end, as 20 1/4 to 21 1/2; no leg will cover them"
+    <div className={styles.form}>
+      <Form of={of} className={styles.fields}>
+        <h2>{code ? PIECE.change(code) : PIECE.add}</h2>
+        {!code && (
+          <Choice
+            label={PIECE.kind}
+            value={kind}
+            options={[
+              ['stick', PIECE.kinds.stick],
+              ['sheet', PIECE.kinds.sheet],
+            ]}
+            onChange={(to) =>
+              setWhat({ kind: to, material: (to === 'stick' ? rack.lists.mouldings : rack.lists.mats)[0]?.code ?? '' })
+            }
           />
-        </>
-      )}
-      <Field label="Place" value={typed.place} onChange={(text) => put({ place: text })} />
-      <Field label="Note" value={typed.note} onChange={(text) => put({ note: text })} />
-      <Trouble issues={issues.all ?? []} />
-      <div className={styles.buttons}>
-        <Button type="submit" variant="contained">
-          {typed.code ? 'Keep' : 'Add to the rack'}
-        </Button>
-        <Button variant="outlined" onClick={onDone}>
-          Close
-        </Button>
-      </div>
-      {typed.code && (
-        <div className={styles.remove}>
-          <Field label="Take it off the rack, because" value={reason} onChange={setReason} />
-          <Button variant="outlined" onClick={() => void remove()}>
-            Take off
+        )}
+        <Choose
+          label={kind === 'stick' ? PIECE.moulding : PIECE.material}
+          name="material"
+          value={material}
+          disabled={code !== undefined}
+          options={options.map((option) => ({ code: option.code, name: PIECE.option(option.code, option.name) }))}
+          onChange={(to) => setWhat({ kind, material: to })}
+        />
+        <Field
+          name="length"
+          label={kind === 'stick' ? PIECE.length : PIECE.width}
+          first
+          most={60}
+          hint={PIECE.unitHint[unit]}
+        />
+        {kind === 'sheet' ? (
+          <Field name="height" label={PIECE.height} most={60} />
+        ) : (
+          <>
+            <Field name="batch" label={PIECE.batch} most={60} />
+            <Field name="noGo" label={PIECE.dents} most={400} hint={PIECE.dentsHint} />
+          </>
+        )}
+        <Field name="place" label={PIECE.place} most={60} />
+        <Field name="note" label={PIECE.note} most={200} />
+        <div className={styles.buttons}>
+          <Button type="submit" variant="contained" disabled={of.busy}>
+            {code ? PIECE.keep : PIECE.addIt}
+          </Button>
+          <Button variant="outlined" onClick={onDone}>
+            {PIECE.close}
           </Button>
         </div>
-      )}
-    </form>
+      </Form>
+      {code && <TakeOff piece={first} onDone={onDone} />}
+    </div>
   );
 }

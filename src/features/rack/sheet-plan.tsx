@@ -1,5 +1,6 @@
 'use client';
 /** Sheets as they are cut: to scale, with the order of the cuts and what is left. */
+import Button from '@mui/material/Button';
 import type { PlannedSheet, SheetsPlan, SheetsRequest } from '@/core/cutting/request';
 import { lengthOf } from '@/core/cutting/plan-figures';
 import { sheetScene } from '@/core/drawing/cuts';
@@ -7,6 +8,7 @@ import { formatLength } from '@/core/units/format-length';
 import { Len } from '@/ui/figures';
 import { SceneSvg } from '@/ui/scene-svg';
 import { useUnit } from '@/ui/units';
+import { PLAN } from '@/words/screens/rack';
 import styles from './rack.module.css';
 
 interface Props {
@@ -35,26 +37,31 @@ function OneSheet({ sheet, index, props }: { sheet: PlannedSheet; index: number;
   return (
     <li className={styles.sheet} data-locked={locked.has(index)}>
       <div className={styles.stickHead}>
-        <b>{rack ? rack.id : 'New sheet'}</b>
+        <b>{rack ? rack.id : PLAN.newSheet}</b>
         <span>
           <Len value={lengthOf(size.w)} bare /> × <Len value={lengthOf(size.h)} />
         </span>
         <span className={styles.grow} />
-        <button type="button" aria-pressed={locked.has(index)} className={styles.lock} onClick={() => onLock(index)}>
-          {locked.has(index) ? 'Stays' : 'Keep as is'}
-        </button>
+        <Button
+          variant="text"
+          aria-pressed={locked.has(index)}
+          className={styles.lock ?? ''}
+          onClick={() => onLock(index)}
+        >
+          {locked.has(index) ? PLAN.stays : PLAN.keepAsIs}
+        </Button>
       </div>
       <SceneSvg
         scene={scene}
         width={290}
         height={290}
         letters={12}
-        label={`${rack?.id ?? 'new sheet'}: ${sheet.parts.length} parts`}
+        label={PLAN.sheetLabel(rack?.id, sheet.parts.length)}
       />
       <ol className={styles.cuts}>
         {sheet.cuts.map((cut, index) => (
           <li key={index}>
-            {cut.axis === 'x' ? 'from the left' : 'from the top'} <Len value={lengthOf(cut.at)} fine />
+            {cut.axis === 'x' ? PLAN.fromLeft : PLAN.fromTop} <Len value={lengthOf(cut.at)} fine />
           </li>
         ))}
       </ol>
@@ -83,12 +90,9 @@ export function SheetPlan(props: Props) {
         if (sheets.length === 0) return null;
         return (
           <section key={material.id}>
-            <h3>
-              {name(material.id)}{' '}
-              <span className="soft">
-                {material.id}, {sheets.length} {sheets.length === 1 ? 'sheet' : 'sheets'}
-              </span>
-            </h3>
+            <h2>
+              {name(material.id)} <span className="soft">{PLAN.materialLine(material.id, sheets.length)}</span>
+            </h2>
             <ul className={styles.sheets}>
               {sheets.map(({ sheet, index }) => (
                 <OneSheet key={`${sheet.source} ${index}`} sheet={sheet} index={index} props={props} />

@@ -1,5 +1,6 @@
 'use client';
 /** Sticks as they are cut: each to scale, its stops in order with running positions, what is left. */
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { PlannedBar, SticksPlan, SticksRequest } from '@/core/cutting/request';
 import { lengthOf } from '@/core/cutting/plan-figures';
@@ -8,6 +9,7 @@ import { Len } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import { useUnit } from '@/ui/units';
 import { formatLength } from '@/core/units/format-length';
+import { PLAN } from '@/words/screens/rack';
 import styles from './rack.module.css';
 
 /** Height of a stick in the drawing, as a share of the longest: they lie long and thin. */
@@ -60,26 +62,31 @@ function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; w
   return (
     <li className={styles.stick} data-locked={locked.has(index)}>
       <div className={styles.stickHead}>
-        <b>{rack ? rack.id : 'New stick'}</b>
+        <b>{rack ? rack.id : PLAN.newStick}</b>
         <Len value={lengthOf(length)} />
-        {rack?.batch && <span className="soft">batch {rack.batch}</span>}
+        {rack?.batch && <span className="soft">{PLAN.batch(rack.batch)}</span>}
         <span className={styles.grow} />
         <span className="soft">
           {bar.offcut > 0 ? (
             <>
-              keep <Len value={lengthOf(bar.offcut)} />
+              {PLAN.keep} <Len value={lengthOf(bar.offcut)} />
             </>
           ) : (
-            'nothing worth keeping'
+            PLAN.nothingKept
           )}
         </span>
-        <button type="button" aria-pressed={locked.has(index)} className={styles.lock} onClick={() => onLock(index)}>
-          {locked.has(index) ? 'Stays' : 'Keep as is'}
-        </button>
+        <Button
+          variant="text"
+          aria-pressed={locked.has(index)}
+          className={styles.lock ?? ''}
+          onClick={() => onLock(index)}
+        >
+          {locked.has(index) ? PLAN.stays : PLAN.keepAsIs}
+        </Button>
         {target && (
-          <button type="button" className={styles.here} onClick={() => onMove(chosen.leg, index)}>
-            Move {chosen.leg} here
-          </button>
+          <Button variant="text" className={styles.here ?? ''} onClick={() => onMove(chosen.leg, index)}>
+            {PLAN.moveHere(chosen.leg)}
+          </Button>
         )}
       </div>
       <SceneSvg
@@ -87,7 +94,7 @@ function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; w
         width={(width * length) / longest}
         height={60}
         letters={13}
-        label={`${rack?.id ?? 'new stick'}: ${bar.pieces.length} legs`}
+        label={PLAN.stickLabel(rack?.id, bar.pieces.length)}
       />
       <ol className={styles.stops}>
         {stops(bar, lengths).map((stop) => (
@@ -96,16 +103,18 @@ function Stick({ bar, index, width, props }: { bar: PlannedBar; index: number; w
               <Len value={lengthOf(stop.length)} fine />
             </b>
             {stop.legs.map((leg, index) => (
-              <button
+              <Button
                 key={leg}
-                type="button"
+                variant="text"
                 aria-pressed={chosen?.leg === leg}
-                title="Pick it up to move it to another stick"
+                title={PLAN.pickUp}
                 onClick={() => onChoose(chosen?.leg === leg ? undefined : { leg, profile: bar.profile })}
               >
-                {leg} <span className="soft">to </span>
-                <Len value={lengthOf(stop.ends[index]!)} />
-              </button>
+                <span>
+                  {leg} <span className="soft">{PLAN.to} </span>
+                  <Len value={lengthOf(stop.ends[index]!)} />
+                </span>
+              </Button>
             ))}
           </li>
         ))}
@@ -139,12 +148,9 @@ export function StickPlan(props: Props) {
         if (bars.length === 0) return null;
         return (
           <section key={profile.id}>
-            <h3>
-              {name(profile.id)}{' '}
-              <span className="soft">
-                {profile.id}, {bars.length} {bars.length === 1 ? 'stick' : 'sticks'}
-              </span>
-            </h3>
+            <h2>
+              {name(profile.id)} <span className="soft">{PLAN.profileLine(profile.id, bars.length)}</span>
+            </h2>
             <ul>
               {bars.map(({ bar, index }) => (
                 <Stick

@@ -1,5 +1,6 @@
 'use client';
 /** Asks for plans of sticks and sheets, takes each better one as it comes, and stops when told; the best so far stays. */
+import { EventSourceParserStream } from 'eventsource-parser/stream';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { restOfSheets, restOfSticks, withRestOfSheets, withRestOfSticks } from '@/core/cutting/arrange';
 import type { PlannedBar, PlannedSheet, SheetsPlan, SticksPlan } from '@/core/cutting/request';
@@ -35,20 +36,14 @@ async function listen<P>(
     const body = (await response.json().catch(() => ({}))) as { issues?: Issue[] };
     return body.issues ?? [issue('fault')];
   }
-  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
-  let text = '';
+  const events = response.body.pipeThrough(new TextDecoderStream()).pipeThrough(new EventSourceParserStream());
+  const reader = events.getReader();
   for (;;) {
     const { done, value } = await reader.read();
     if (done) return [];
-    text += value;
-    const events = text.split('\n\n');
-    text = events.pop()!;
-    for (const event of events) {
-      const [name, data] = event.split('\ndata: ');
-      const body = JSON.parse(data!) as P & { issues?: Issue[] };
-      if (name === 'event: refused') return body.issues ?? [issue('fault')];
-      onPlan(body);
-    }
+    const body = JSON.parse(value.data) as P & { issues?: Issue[] };
+    if (value.event === 'refused') return body.issues ?? [issue('fault')];
+    onPlan(body);
   }
 }
 

@@ -26,3 +26,7 @@ export const ORIGIN_NAMES = {
   'drop-out': 'window drop-out',
   spoiled: 'left of a spoiled cut',
 } as const;
+
+/** The share of what was opened that was lost. */
+export const shareLost = ({ opened, lost }: { opened: number; lost: number }): number =>
+  opened > 0 ? lost / opened : 0;

@@ -1,157 +1,123 @@
 'use client';
 /** Who works here, where they are signed in, and what happened at the door. For the owner. */
 import Button from '@mui/material/Button';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { SecurityView } from '@/contract/views';
-import type { Issue } from '@/core/issue';
-import { useLive } from '@/ui/live';
-import { send } from '@/ui/send';
+import { useView } from '@/ui/query';
+import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
+import { useCommand } from '@/ui/use-command';
+import { momentText } from '@/words/materials';
+import { ROLE_NAMES, SECURITY, addressText, securityWhat } from '@/words/screens/settings';
 import { PinForm } from './pin-form';
 import styles from './settings.module.css';
-import { addressText, momentText } from './words';
 
 type Person = SecurityView['people'][number];
 
 function People({ people }: { people: readonly Person[] }) {
-  const router = useRouter();
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [asking, setAsking] = useState<{ person: Person; what: 'change-pin' | 're-admit-person' }>();
-  const give = async (name: string, payload: unknown) => {
-    const answer = await send(name, payload);
-    setIssues(answer.ok ? [] : answer.issues);
-    if (answer.ok) setAsking(undefined);
-    router.refresh();
-    return answer.ok ? [] : answer.issues;
-  };
+  const end = useCommand('end-sessions');
+  const remove = useCommand('remove-person');
+  const [asking, setAsking] = useState<{ person: Person; gives: 'change-pin' | 're-admit-person' }>();
+  const close = () => setAsking(undefined);
   return (
     <section>
-      <h2>People</h2>
-      <Trouble issues={issues} />
-      <table className={styles.list}>
-        <tbody>
-          {people.map((person) => (
-            <tr key={person.id}>
-              <td className={person.active ? undefined : 'soft'}>{person.name}</td>
-              <td className="soft">{person.active ? person.role : 'has left'}</td>
-              <td>
-                <span className={styles.right}>
-                  {person.active ? (
-                    <>
-                      <Button variant="text" onClick={() => setAsking({ person: person, what: 'change-pin' })}>
-                        New PIN
-                      </Button>
-                      <Button variant="text" onClick={() => void give('end-sessions', { staffId: person.id })}>
-                        Sign out
-                      </Button>
-                      <Button variant="text" onClick={() => void give('remove-person', { staffId: person.id })}>
-                        Remove
-                      </Button>
-                    </>
-                  ) : (
-                    <Button variant="text" onClick={() => setAsking({ person: person, what: 're-admit-person' })}>
-                      Let in again
+      <h2>{SECURITY.people}</h2>
+      <Trouble issues={[...end.issues, ...remove.issues]} />
+      <SheetTable label={SECURITY.people} columns={SECURITY.peopleColumns} className={styles.list} bare>
+        {people.map((person) => (
+          <Row key={person.id}>
+            <Cell className={person.active ? '' : 'soft'}>{person.name}</Cell>
+            <Cell className="soft">{person.active ? ROLE_NAMES[person.role] : SECURITY.hasLeft}</Cell>
+            <Cell>
+              <span className={styles.right}>
+                {person.active ? (
+                  <>
+                    <Button variant="text" onClick={() => setAsking({ person, gives: 'change-pin' })}>
+                      {SECURITY.newPin}
                     </Button>
-                  )}
-                </span>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+                    <Button variant="text" onClick={() => void end.run({ staffId: person.id })}>
+                      {SECURITY.signOut}
+                    </Button>
+                    <Button variant="text" onClick={() => void remove.run({ staffId: person.id })}>
+                      {SECURITY.remove}
+                    </Button>
+                  </>
+                ) : (
+                  <Button variant="text" onClick={() => setAsking({ person, gives: 're-admit-person' })}>
+                    {SECURITY.letIn}
+                  </Button>
+                )}
+              </span>
+            </Cell>
+          </Row>
+        ))}
+      </SheetTable>
       {asking && (
         <PinForm
-          key={asking.person.id + asking.what}
-          title={`A PIN for ${asking.person.name}`}
-          onCancel={() => setAsking(undefined)}
-          onPin={(pin) =>
-            give(asking.what, {
-              staffId: asking.person.id,
-              pin,
-              ...(asking.what === 'change-pin' ? { was: '' } : {}),
-            })
-          }
+          key={asking.person.id + asking.gives}
+          title={SECURITY.pinFor(asking.person.name)}
+          staffId={asking.person.id}
+          gives={asking.gives}
+          onCancel={close}
+          onDone={close}
         />
       )}
     </section>
   );
 }
 
-export function Security({ view }: { view: SecurityView }) {
-  const router = useRouter();
-  useLive(
-    (touched) => touched.includes('staff'),
-    () => router.refresh(),
-  );
+const detailText = (detail: SecurityView['events'][number]['detail']) =>
+  Object.entries(detail)
+    .filter(([key]) => key !== 'session')
+    .map(([key, value]) => `${key} ${String(value)}`)
+    .join(', ');
+
+const Moment = ({ at }: { at: string }) => <time dateTime={at}>{momentText(at)}</time>;
+
+export function Security({ view: first }: { view: SecurityView }) {
+  const { view } = useView('/api/security', first, ['staff']);
   return (
     <main className={styles.page}>
       <header>
-        <h1>Security</h1>
-        <p className="soft">People are added in Books. Whoever leaves keeps their name on what they did.</p>
+        <h1>{SECURITY.head}</h1>
+        <p className="soft">{SECURITY.say}</p>
       </header>
       <People people={view.people} />
       <section>
-        <h2>Signed in now</h2>
-        <table className={styles.list}>
-          <thead>
-            <tr>
-              <th>Who</th>
-              <th>From</th>
-              <th>Since</th>
-              <th>Last seen</th>
-            </tr>
-          </thead>
-          <tbody>
-            {view.sessions.map((session) => (
-              <tr key={session.id}>
-                <td>
-                  {session.name} {session.here && <span className="soft">(this screen)</span>}
-                </td>
-                <td>{addressText(session.address)}</td>
-                <td>
-                  <time dateTime={session.since}>{momentText(session.since)}</time>
-                </td>
-                <td>
-                  <time dateTime={session.seen}>{momentText(session.seen)}</time>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <h2>{SECURITY.signedIn}</h2>
+        <SheetTable label={SECURITY.signedIn} columns={SECURITY.sessionColumns} className={styles.list}>
+          {view.sessions.map((session) => (
+            <Row key={session.id}>
+              <Cell>
+                {session.name} {session.here && <span className="soft">{SECURITY.here}</span>}
+              </Cell>
+              <Cell>{addressText(session.address)}</Cell>
+              <Cell>
+                <Moment at={session.since} />
+              </Cell>
+              <Cell>
+                <Moment at={session.seen} />
+              </Cell>
+            </Row>
+          ))}
+        </SheetTable>
       </section>
       <section className={styles.wide}>
-        <h2>What happened at the door</h2>
-        <div className={styles.events} tabIndex={0} role="region" aria-label="What happened at the door">
-          <table className={styles.list}>
-            <thead>
-              <tr>
-                <th>When</th>
-                <th>What</th>
-                <th>Who</th>
-                <th>From</th>
-                <th>More</th>
-              </tr>
-            </thead>
-            <tbody>
-              {view.events.map((event) => (
-                <tr key={event.id}>
-                  <td>
-                    <time dateTime={event.at}>{momentText(event.at)}</time>
-                  </td>
-                  <td>{event.what}</td>
-                  <td>{event.person}</td>
-                  <td>{addressText(event.address)}</td>
-                  <td className="soft">
-                    {Object.entries(event.detail)
-                      .filter(([key]) => key !== 'session')
-                      .map(([key, value]) => `${key} ${String(value)}`)
-                      .join(', ')}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+        <h2>{SECURITY.happened}</h2>
+        <div className={styles.events} tabIndex={0} role="region" aria-label={SECURITY.happened}>
+          <SheetTable label={SECURITY.happened} columns={SECURITY.eventColumns} className={styles.list}>
+            {view.events.map((event) => (
+              <Row key={event.id}>
+                <Cell>
+                  <Moment at={event.at} />
+                </Cell>
+                <Cell>{securityWhat(event.what)}</Cell>
+                <Cell>{event.person}</Cell>
+                <Cell>{addressText(event.address)}</Cell>
+                <Cell className="soft">{detailText(event.detail)}</Cell>
+              </Row>
+            ))}
+          </SheetTable>
         </div>
       </section>
     </main>

@@ -4,8 +4,9 @@ import { SUM_SCENES, sumScene } from '@/core/drawing/sums';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
-import { BENCH_SUMS } from './bench-sums';
-import { benchSum, figuresOf, firstValues } from './work-sum';
+import { BENCH_SUMS, firstValues } from './bench-sums';
+import { figuresOf } from './sum-figures';
+import { benchSum } from './work-sum';
 
 const HOUSE = { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' };
 const find = (key: string) => BENCH_SUMS.find((one) => one.key === key)!;

@@ -1,6 +1,6 @@
 /** The sums a framer does at the bench, each by itself: what it asks, which topic of the core answers, how it is drawn. */
 import type { SumScene } from '@/core/drawing/sums';
-import { exactText } from '@/core/sums/sum';
+import { exactText } from '@/core/units/format-length';
 import type { Length, Size, Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 
@@ -336,3 +336,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     }),
   },
 ];
+
+/** What stands in the fields of a sum at first. */
+export const firstValues = ({ fields }: BenchSum, unit: Unit): Values =>
+  Object.fromEntries(fields.map((field) => [field.path, field.first[unit === 'in' ? 0 : 1]]));

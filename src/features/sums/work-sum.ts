@@ -1,13 +1,9 @@
 /** A bench sum worked out from what is typed, by the topic of the core that answers it. */
 import { sumUp, TOPICS } from '@/core/sums';
 import type { Summed } from '@/core/sums/sum';
-import { type Unit, UNITS_PER_MM } from '@/core/units/length';
-import { parseLength } from '@/core/units/parse-length';
+import type { Unit } from '@/core/units/length';
 import { type Outcome, bad, issue } from '@/core/issue';
 import type { BenchSum, Values } from './bench-sums';
-
-export const firstValues = ({ fields }: BenchSum, unit: Unit): Values =>
-  Object.fromEntries(fields.map((field) => [field.path, field.first[unit === 'in' ? 0 : 1]]));
 
 /** A path with dots put into a nested body. */
 function put(body: Record<string, unknown>, path: string, value: unknown): void {
@@ -71,21 +67,4 @@ export function benchSum(of: BenchSum, values: Values, unit: Unit): Outcome<Done
   }
   const result = sumUp(topic, checked.data as never, unit);
   return result.ok ? { ok: true, value: { ...result.value, body } } : result;
-}
-
-/** Every length or number of a nested value, in millimetres (or as it is), by its path. */
-export function figuresOf(
-  value: unknown,
-  unit: Unit,
-  into = new Map<string, number>(),
-  path = '',
-): Map<string, number> {
-  if (typeof value === 'number') into.set(path, value);
-  else if (typeof value === 'string') {
-    const read = parseLength(value.replace(/^-/, ''), { unit, zeroAllowed: true });
-    const number = read.ok ? (read.value / UNITS_PER_MM) * (value.startsWith('-') ? -1 : 1) : Number.parseFloat(value);
-    if (Number.isFinite(number)) into.set(path, number);
-  } else if (value !== null && typeof value === 'object')
-    for (const [key, one] of Object.entries(value)) figuresOf(one, unit, into, path === '' ? key : `${path}.${key}`);
-  return into;
 }

@@ -1,12 +1,16 @@
 import { redirect } from 'next/navigation';
-import { DeskHere } from '@/features/desk';
+import { DeskScreen } from '@/features/desk';
+import { newDraft } from '@/features/desk/draft';
 import { pageViewer } from '@/server/access';
+import { dayOf } from '@/server/clock';
+import { keptDraft } from '@/server/drafts';
 import { shopView } from '@/server/views';
 
 export const metadata = { title: 'Desk' };
 
 export default async function Page() {
-  const shop = await shopView(await pageViewer('/desk'));
+  const viewer = await pageViewer('/desk');
+  const [shop, mine] = await Promise.all([shopView(viewer), keptDraft(viewer, 'new')]);
   if (!shop) redirect('/set-up');
-  return <DeskHere order={null} shop={shop} />;
+  return <DeskScreen order={null} mine={mine} shop={shop} fresh={newDraft(shop, dayOf(viewer.app.clock.now()))} />;
 }

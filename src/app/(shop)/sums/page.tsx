@@ -1,5 +1,9 @@
-import { SumsHere } from '@/features/sums';
-import { pageViewer } from '@/server/access';
+import { BENCH_SUMS, firstValues } from '@/features/sums/bench-sums';
+import { Sums } from '@/features/sums/sums';
+import { valuesOfJob } from '@/features/sums/values-of-job';
+import { benchSum } from '@/features/sums/work-sum';
+import { pageViewer, shopFrame } from '@/server/access';
+import { unitAsked } from '@/server/unit';
 import { jobView } from '@/server/views';
 
 export const metadata = { title: 'Bench sums' };
@@ -12,5 +16,14 @@ export default async function Page({ searchParams }: { searchParams: Promise<Ask
   const asked = await searchParams;
   const ticket = first(asked.job);
   const job = ticket ? await jobView(viewer, ticket) : undefined;
-  return <SumsHere key={ticket ?? ''} job={job ?? null} first={first(asked.sum)} />;
+  const unit = await unitAsked((await shopFrame())?.homeUnit ?? 'in');
+  const sum = BENCH_SUMS.find(({ key }) => key === first(asked.sum)) ?? BENCH_SUMS[0]!;
+  const values = (job && valuesOfJob(job, unit)[sum.key]) ?? firstValues(sum, unit);
+  return (
+    <Sums
+      key={`${ticket ?? ''} ${sum.key}`}
+      job={job ?? null}
+      first={{ key: sum.key, unit, result: benchSum(sum, values, unit) }}
+    />
+  );
 }

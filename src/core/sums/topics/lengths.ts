@@ -1,9 +1,9 @@
 /** Reading, showing, cutting and halving a length. */
 import { z } from 'zod';
-import { differenceText, formatLength, showLength } from '../../units/format-length';
+import { differenceText, exactText, formatLength, showLength } from '../../units/format-length';
 import { ceilTo, floorTo, halve, length, nearestSmaller } from '../../units/length';
 import { parseLength } from '../../units/parse-length';
-import { L, exactText, topic, unitL } from '../sum';
+import { L, topic, unitL } from '../sum';
 
 export const lengths = topic({
   title: 'Lengths',

@@ -1,6 +1,9 @@
 import { notFound, redirect } from 'next/navigation';
-import { AgreedOrder, DeskHere } from '@/features/desk';
+import { AgreedOrder, DeskScreen } from '@/features/desk';
+import { newDraft } from '@/features/desk/draft';
 import { pageViewer } from '@/server/access';
+import { dayOf } from '@/server/clock';
+import { keptDraft } from '@/server/drafts';
 import { orderView, shopView } from '@/server/views';
 
 export const metadata = { title: 'Desk' };
@@ -14,6 +17,15 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   ]);
   if (!shop) redirect('/set-up');
   if (!order) notFound();
-  if (order.state === 'quoted') return <DeskHere key={order.id} order={order} shop={shop} />;
-  return <AgreedOrder order={order} />;
+  if (order.state !== 'quoted') return <AgreedOrder order={order} />;
+  const mine = await keptDraft(viewer, order.id);
+  return (
+    <DeskScreen
+      key={order.id}
+      order={order}
+      mine={mine}
+      shop={shop}
+      fresh={newDraft(shop, dayOf(viewer.app.clock.now()))}
+    />
+  );
 }

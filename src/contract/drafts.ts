@@ -1,0 +1,25 @@
+/** An order being typed at the desk, as it is kept on the server for the person who types it. */
+import { z } from 'zod';
+import { designSchema } from '@/core/design/schema';
+
+const text = (most: number) => z.string().max(most);
+export const draftSchema = z.object({
+  orderId: z.uuid(),
+  customer: z
+    .object({ id: z.uuid(), name: text(120), phone: text(40), email: text(120), orders: z.int().optional() })
+    .nullable(),
+  promised: z.iso.date(),
+  pieces: z
+    .array(z.object({ id: z.uuid(), design: designSchema, typed: z.record(text(200), text(400)) }))
+    .min(1)
+    .max(40),
+});
+/** A draft of nothing is one that is no longer kept. */
+export const keptDraftSchema = z.object({
+  version: z.int().min(0),
+  base: z.int().nullable(),
+  draft: draftSchema.nullable(),
+});
+export const LARGEST_DRAFT = 400_000;
+/** An order that was never saved, or the id of one. */
+export const draftKey = z.union([z.literal('new'), z.uuid()]);

@@ -1,0 +1,49 @@
+/** What can be chosen for a piece, by the codes that are stored. */
+export const PIECE_KINDS = [
+  'print',
+  'poster',
+  'photograph',
+  'certificate',
+  'chart',
+  'drawing',
+  'pastel',
+  'charcoal',
+  'chalk',
+  'watercolour',
+  'painting',
+  'textile',
+  'needlework',
+  'canvas',
+  'panel',
+  'object',
+  'garment',
+  'mirror',
+] as const;
+export type PieceKind = (typeof PIECE_KINDS)[number];
+export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
+export type FitHow = (typeof FIT_HOWS)[number];
+export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;
+export const MOUNTS = [
+  'hinges',
+  'tape',
+  'corners',
+  'strips',
+  'pads',
+  'stitched',
+  'wired',
+  'glue',
+  'dry mount',
+] as const;
+export type Mount = (typeof MOUNTS)[number];
+export const SCOPES = [
+  'part only',
+  'mounted and bagged',
+  'kit',
+  'framed, not wired',
+  'ready to hang',
+  'refit',
+  'installed',
+] as const;
+export type Scope = (typeof SCOPES)[number];
+export const PLACES = ['room', 'public', 'child', 'over a bed'] as const;
+export const FINISHES = ['raw wood', 'raw mdf', 'lacquer', 'old finish', 'darkens'] as const;

@@ -1,0 +1,233 @@
+/** The schema of what every build's design shares: piece, mats, border, frame, glazing, hanging, extras. Lengths are whole units of 1/320 mm. */
+import { z } from 'zod';
+import {
+  BACKINGS,
+  type Backing,
+  type Glazing,
+  type Moulding,
+  PROFILES,
+  type SheetMaterial,
+  TIMBERS,
+} from '../materials';
+import { PRACTICES } from '../parts/practice';
+import { TAX_GROUPS } from '../pricing/book';
+import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
+import { SHAPES } from '../sizing/shapes';
+import { LONGEST, type Length } from '../units/length';
+import { MOST_MONEY } from '../units/money';
+import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from './choices';
+
+export const practiceSchema = z
+  .strictObject({
+    fasteners: z.enum(PRACTICES.fasteners),
+    corner: z.enum(PRACTICES.corner),
+    braces: z.enum(PRACTICES.braces),
+    mitres: z.enum(PRACTICES.mitres),
+    cutFirst: z.enum(PRACTICES.cutFirst),
+    back: z.enum(PRACTICES.back),
+  })
+  .partial();
+
+const anyLength = z.custom<Length>(
+  (value) => typeof value === 'number' && Number.isSafeInteger(value) && Math.abs(value) <= LONGEST,
+  'not-a-length',
+);
+/** A length that may be zero (a reveal) and one that may not (a width). */
+export const lengthOrZero = anyLength.refine((value) => value >= 0, 'length-negative');
+export const positiveLength = anyLength.refine((value) => value > 0, 'size-zero');
+const code = z.string().min(1).max(40);
+const colour = z.string().regex(/^#[0-9a-f]{6}$/i);
+const kilograms = z.number().positive().max(10_000);
+
+const itemPrice = { price: itemRuleSchema.optional() };
+const amount = z.int().min(0).max(MOST_MONEY);
+
+const sheetFields = {
+  code,
+  name: z.string().max(120),
+  thickness: positiveLength,
+  colour,
+  cost: z.object({ amount: decimalText, per: z.enum(['sqft', 'sqm']) }).optional(),
+  largest: z.object({ w: positiveLength, h: positiveLength }).optional(),
+  archival: z.boolean(),
+  ...itemPrice,
+};
+/** A schema whose value is a material as the rest of the core knows it. */
+const material = <T>(schema: z.ZodType): z.ZodType<T> => schema as z.ZodType<T>;
+export const sheetSchema = material<SheetMaterial>(z.object(sheetFields));
+export const glazingSchema = material<Glazing>(
+  z.object({
+    ...sheetFields,
+    thickness: lengthOrZero,
+    type: z.enum(['glass', 'acrylic', 'none']),
+    uv: z.boolean(),
+    coated: z.boolean(),
+  }),
+);
+export const backingSchema = material<Backing>(z.object({ ...sheetFields, type: z.enum(BACKINGS) }));
+export const mouldingSchema = material<Moulding>(
+  z.object({
+    code,
+    name: z.string().max(120),
+    supplier: z.string().max(120),
+    faceWidth: positiveLength,
+    rabbetWidth: positiveLength,
+    rabbetDepth: positiveLength,
+    height: positiveLength,
+    material: z.enum(TIMBERS),
+    profile: z.enum(PROFILES),
+    finish: z.string().max(120),
+    colour,
+    stick: positiveLength.optional(),
+    cost: z.object({ amount: decimalText, per: z.enum(['ft', 'm']) }).optional(),
+    profileArea: z.number().positive().max(1e6).optional(),
+    density: z.number().positive().max(30_000).optional(),
+    rated: kilograms.optional(),
+    ...itemPrice,
+  }),
+);
+
+const pieceSchema = z.object({
+  title: z.string().max(120),
+  kind: z.enum(PIECE_KINDS),
+  width: positiveLength,
+  height: positiveLength,
+  /** The other end of each side, when the piece was measured twice: bottom width, right height. */
+  width2: positiveLength.optional(),
+  height2: positiveLength.optional(),
+  thickness: positiveLength,
+  /** An original that cannot be had again. */
+  irreplaceable: z.boolean(),
+  signed: z.boolean(),
+  /** Kilograms as weighed: an object, a garment. */
+  kg: kilograms.optional(),
+  /** A canvas whose corners can be driven apart by keys. */
+  keyed: z.boolean().optional(),
+  /** Paint that stands high, and must not be pressed or laid face down. */
+  thickPaint: z.boolean().optional(),
+  /** Mould, flaking or tears: for a conservator. */
+  damaged: z.boolean().optional(),
+});
+
+const sizeSchema = z.object({ w: positiveLength, h: positiveLength });
+/** `seen`: the figures are what the customer sees; the cut border is wider by what lies under the lip. */
+const seen = { seen: z.boolean().optional() };
+export const borderSchema = z.discriminatedUnion('mode', [
+  z.object({ mode: z.literal('equal'), all: positiveLength, ...seen }),
+  z.object({ mode: z.literal('weighted'), all: positiveLength, extra: lengthOrZero, ...seen }),
+  z.object({ mode: z.literal('sides'), all: positiveLength, less: lengthOrZero, ...seen }),
+  z.object({
+    mode: z.literal('four'),
+    left: positiveLength,
+    right: positiveLength,
+    top: positiveLength,
+    bottom: positiveLength,
+    ...seen,
+  }),
+  z.object({
+    mode: z.literal('fit'),
+    package: sizeSchema,
+    how: z.enum(FIT_HOWS),
+    /** Top to bottom, of an optical fit; 45 : 55 when absent. */
+    ratio: z.tuple([z.int().min(1).max(1000), z.int().min(1).max(1000)]).optional(),
+  }),
+]);
+
+const matSchema = z.object({
+  board: z.union([z.object({ code }), z.object({ given: sheetSchema })]),
+  /** How much of this layer shows beyond the layer above; 0 for the top one. */
+  reveal: lengthOrZero,
+  style: z.enum(MAT_STYLES).optional(),
+});
+
+const shapeFields = { shape: z.enum(SHAPES).optional(), corner: positiveLength.optional() };
+const place = { left: lengthOrZero, top: lengthOrZero };
+/** Covers the edge by `overlap`; or floats with a gap; or shows a part of the sheet, at its place on it. */
+const windowSchema = z.object({
+  overlap: lengthOrZero,
+  floatGap: lengthOrZero.optional(),
+  opening: z.object({ ...place, w: positiveLength, h: positiveLength }).optional(),
+  ...shapeFields,
+});
+/** One of several windows: its piece (a photo, a title), and where it lies when they are placed freely. */
+const oneOfSeveral = z.object({
+  title: z.string().max(120).optional(),
+  width: positiveLength,
+  height: positiveLength,
+  at: z.object(place).optional(),
+  ...shapeFields,
+});
+export const severalSchema = z.object({
+  windows: z.array(oneOfSeveral).min(2).max(40),
+  layout: z.enum(['row', 'column', 'grid', 'free']),
+  columns: z.int().min(1).max(40).optional(),
+  bridge: z.object({ across: positiveLength, down: positiveLength }),
+  /** What each backing patch is larger than its photo, in total. */
+  patch: lengthOrZero.optional(),
+});
+
+export const hangingSchema = z.object({
+  rings: z.union([z.enum(['third', 'quarter', 'none']), z.object({ distance: positiveLength })]),
+  /** Slack of the wire as a decimal: 0.05 is 5 %. */
+  slack: z
+    .string()
+    .regex(/^0\.\d{1,6}$/)
+    .refine((text) => Number(text) > 0, 'slack-needed'),
+  /** Instead of a wire: two hooks on the frame, or a sawtooth. */
+  by: z.enum(['wire', 'hooks', 'sawtooth']).optional(),
+});
+
+const mouldingChoice = z.union([z.object({ code }), z.object({ given: mouldingSchema })]);
+export const commonFields = {
+  version: z.literal(1),
+  piece: pieceSchema,
+  insists: z.string().max(400),
+  window: windowSchema,
+  several: severalSchema.optional(),
+  mats: z.array(matSchema).max(3),
+  border: borderSchema,
+  /** A hidden spacer mat for a piece that sheds, its window set back from the visible one. */
+  spacer: z.object({ setBack: positiveLength }).optional(),
+  /** A thin moulding under the window. */
+  fillet: z.object({ moulding: mouldingChoice, lip: positiveLength }).optional(),
+  frame: z.object({
+    moulding: mouldingChoice,
+    allowance: lengthOrZero,
+    /** Liners and slips inside it, from the piece outwards. */
+    inner: z
+      .array(z.object({ moulding: mouldingChoice, allowance: lengthOrZero }))
+      .max(3)
+      .optional(),
+    /** To match a frame that exists. */
+    outside: sizeSchema.optional(),
+  }),
+  glazing: z.union([z.object({ code }), z.object({ given: glazingSchema })]),
+  backing: z.union([z.object({ code }), z.object({ given: backingSchema })]),
+  /** A board behind the piece. */
+  mountBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
+  mount: z.enum(MOUNTS).optional(),
+  hanging: hangingSchema,
+  /** Where this job is done another way than the shop's. */
+  practice: practiceSchema.optional(),
+  scope: z.enum(SCOPES).optional(),
+  place: z.enum(PLACES).optional(),
+  finish: z.enum(FINISHES).optional(),
+  /** Minor units. */
+  value: z.int().min(0).max(1e12).optional(),
+  /** How many alike are ordered. */
+  count: z.int().min(1).max(1000).optional(),
+  /** Wanted sooner than usual. */
+  rush: z.boolean().optional(),
+  /** With its reason and who gave it, on this piece. */
+  discount: z
+    .union([
+      z.object({ percent: decimalText, reason: z.string().max(200), by: z.string().max(60) }),
+      z.object({ amount, reason: z.string().max(200), by: z.string().max(60) }),
+    ])
+    .optional(),
+  /** A plate, a hand finish, a delivery: name, money, tax group. */
+  extras: z
+    .array(z.object({ name: z.string().min(1).max(80), amount, taxGroup: z.enum(TAX_GROUPS).optional() }))
+    .max(20)
+    .optional(),
+};

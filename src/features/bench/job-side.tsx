@@ -1,0 +1,99 @@
+'use client';
+/** Beside the step: what to look at, what can hurt, what the customer insists on, and what happened before. */
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import type { JobView } from '@/contract/views';
+import { STEP_RULES, type StepKey } from '@/core/route/steps';
+import { pointName, safetyWord } from '@/words/bench';
+import { cautionName } from '@/words/issues';
+import { BENCH } from '@/words/screens/bench';
+import styles from './bench.module.css';
+
+function Points({
+  points,
+  ticked,
+  done,
+  onTick,
+}: {
+  points: readonly string[];
+  ticked: readonly string[];
+  done: boolean;
+  onTick: (ticked: readonly string[]) => void;
+}) {
+  return (
+    <section>
+      <h2>{BENCH.lookAt}</h2>
+      {points.map((point) => {
+        const on = done || ticked.includes(point);
+        return (
+          <FormControlLabel
+            key={point}
+            className={styles.point ?? ''}
+            label={pointName(point)}
+            control={
+              <Checkbox
+                checked={on}
+                disabled={done}
+                onChange={() => onTick(on ? ticked.filter((other) => other !== point) : [...ticked, point])}
+              />
+            }
+          />
+        );
+      })}
+    </section>
+  );
+}
+
+function History({ job }: { job: JobView }) {
+  const failed = job.events.filter((event) => event.what === 'failed');
+  const reasons = Object.entries(job.reasons);
+  return (
+    <>
+      {failed.length > 0 && (
+        <section>
+          <h2>{BENCH.sentBack(failed.length)}</h2>
+          {failed.slice(-2).map((event, index) => (
+            <p key={index}>
+              {pointName(String(event.detail.point))}: {String(event.detail.reason)}{' '}
+              <span className="soft">{event.by}</span>
+            </p>
+          ))}
+        </section>
+      )}
+      {reasons.length > 0 && (
+        <section>
+          <h2>{BENCH.accepted}</h2>
+          {reasons.map(([code, reason]) => (
+            <p key={code}>
+              {cautionName(code)}: {reason}
+            </p>
+          ))}
+        </section>
+      )}
+    </>
+  );
+}
+
+interface Props {
+  readonly job: JobView;
+  readonly shown: StepKey;
+  readonly done: boolean;
+  readonly ticked: readonly string[];
+  readonly onTick: (ticked: readonly string[]) => void;
+}
+
+export function JobSide({ job, shown, done, ticked, onTick }: Props) {
+  const { lookAt } = STEP_RULES[shown];
+  const safety = safetyWord(shown);
+  return (
+    <aside className={styles.look} tabIndex={0} aria-label={BENCH.side}>
+      {lookAt.length > 0 && <Points points={lookAt} ticked={ticked} done={done} onTick={onTick} />}
+      {safety && <p className={styles.safety}>{safety}</p>}
+      <section>
+        <h2>{BENCH.insists}</h2>
+        <p>{job.worked.resolved.design.insists || BENCH.nothingSaid}</p>
+      </section>
+      <History job={job} />
+    </aside>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+/** What can be done to the draft by hand: each an edit with its place in the history. */
+import { type Dispatch, type SetStateAction, useMemo } from 'react';
+import type { ShopView } from '@/contract/views';
+import type { BuildCode } from '@/core/builds';
+import { type Edit, type Path, redo, set, undo } from '@/core/design/edit';
+import { thaw } from '@/core/design/resolve';
+import { withBuild } from '@/core/design/with-build';
+import { defaultSettings } from '@/core/settings';
+import type { Unit } from '@/core/units/length';
+import { type DeskState, edited, moved } from './desk-state';
+import { type Draft, commitLength, newPiece, typeLength } from './draft';
+
+type SetState = Dispatch<SetStateAction<DeskState>>;
+
+export function useDeskActions(setState: SetState, clearIssues: () => void, shop: ShopView, unit: Unit) {
+  return useMemo(() => {
+    const edit = (make: (draft: Draft, active: number) => Edit, join = false) => {
+      clearIssues();
+      setState((before) => edited(before, make, join));
+    };
+    const inPiece = (index: number, path: Path): Path => ['pieces', index, 'design', ...path];
+    return {
+      type: (path: Path, text: string) => edit((now, index) => typeLength(now, index, path, text, unit), true),
+      commit: (path: Path) => edit((now, index) => commitLength(now, index, path, unit), true),
+      put: (path: Path, value: unknown, join = false) =>
+        edit((now, index) => set(now, inPiece(index, path), value), join),
+      /** The piece built another way. */
+      build: (to: BuildCode) =>
+        edit((now, index) =>
+          set(
+            now,
+            inPiece(index, []),
+            withBuild(now.pieces[index]!.design, to, defaultSettings(shop.homeUnit), shop.defaults),
+          ),
+        ),
+      apply: (wayOut: Edit) =>
+        edit((_now, index) => wayOut.map((change) => ({ ...change, path: inPiece(index, change.path) }))),
+      putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
+      addPiece: () => {
+        edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
+        setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
+      },
+      removePiece: (index: number) =>
+        edit((now) =>
+          set(
+            now,
+            ['pieces'],
+            now.pieces.filter((_, place) => place !== index),
+          ),
+        ),
+      choose: (index: number) => setState((before) => ({ ...before, active: index })),
+      /** Back to the books: the materials cost what they cost today. */
+      takeToday: () =>
+        edit((now) =>
+          set(
+            now,
+            ['pieces'],
+            now.pieces.map((piece) => ({ ...piece, design: thaw(piece.design) })),
+          ),
+        ),
+      undo: () => setState((before) => moved(before, undo(before.history))),
+      redo: () => setState((before) => moved(before, redo(before.history))),
+      /** What was typed in this browser, instead of what another one kept. */
+      takeOther: () =>
+        setState((before) =>
+          before.other ? { ...before, ...before.other, version: before.version + 1, other: undefined } : before,
+        ),
+      leaveOther: () => setState((before) => ({ ...before, other: undefined })),
+    };
+  }, [setState, clearIssues, shop, unit]);
+}

@@ -1,0 +1,65 @@
+'use client';
+/** Which order, whose, its pieces, and when it is promised. */
+import Button from '@mui/material/Button';
+import { Tabs } from '@/ui/tabs';
+import { DESK } from '@/words/screens/desk';
+import styles from './desk.module.css';
+import { Promised } from './promised';
+import type { Desk } from './use-desk';
+
+export const PIECES = 'pieces';
+
+export function OrderBar({
+  desk,
+  number,
+  onCustomer,
+}: {
+  desk: Desk;
+  number: number | undefined;
+  onCustomer: () => void;
+}) {
+  const { draft, active } = desk;
+  return (
+    <div className={styles.order}>
+      <h1>{number ? DESK.order(number) : DESK.newOrder}</h1>
+      <Button variant="text" className={styles.customer ?? ''} onClick={onCustomer}>
+        {draft.customer ? (
+          <>
+            {draft.customer.name} <span className="soft">{draft.customer.phone}</span>
+          </>
+        ) : (
+          DESK.chooseCustomer
+        )}
+      </Button>
+      <Tabs
+        id={PIECES}
+        label={DESK.pieces}
+        className={styles.tabs ?? ''}
+        value={active}
+        options={draft.pieces.map(
+          (piece, index) => [index, piece.design.piece.title || DESK.piece(index + 1)] as const,
+        )}
+        onChange={desk.choose}
+      />
+      <span className={styles.acts}>
+        <Button variant="text" onClick={desk.addPiece}>
+          {DESK.addPiece}
+        </Button>
+        {draft.pieces.length > 1 && (
+          <Button variant="text" onClick={() => desk.removePiece(active)}>
+            {DESK.remove}
+          </Button>
+        )}
+      </span>
+      <span className={styles.undo}>
+        <Button variant="text" disabled={!desk.canUndo} onClick={desk.undo}>
+          {DESK.undo} <kbd>{DESK.undoKey}</kbd>
+        </Button>
+        <Button variant="text" disabled={!desk.canRedo} onClick={desk.redo}>
+          {DESK.redo} <kbd>{DESK.redoKey}</kbd>
+        </Button>
+      </span>
+      <Promised day={draft.promised} onChange={(day) => desk.putOrder('promised', day)} />
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+'use client';
+/** The day the order is promised for: said as people say it, chosen from a calendar that is only fetched when asked for. */
+import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import { DESK } from '@/words/screens/desk';
+import { dayName } from '@/words/materials';
+import styles from './desk.module.css';
+
+const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker));
+
+export function Promised({ day, onChange }: { day: string; onChange: (day: string) => void }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = () => setAnchor(null);
+  return (
+    <span className={styles.promised}>
+      {DESK.promisedFor}{' '}
+      <Button
+        variant="text"
+        aria-haspopup="dialog"
+        aria-label={DESK.promisedForDay(dayName(day))}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <b>{dayName(day)}</b>
+      </Button>
+      {anchor && (
+        <DayPicker
+          anchor={anchor}
+          label={DESK.promisedFor}
+          day={day}
+          onClose={close}
+          onChange={(to) => {
+            onChange(to);
+            close();
+          }}
+        />
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,37 @@
+'use client';
+/** Holds the desk's state, and keeps it in this browser and on the server as it changes. */
+import { type Dispatch, type RefObject, type SetStateAction, useEffect, useRef, useState } from 'react';
+import type { KeptDraftView, OrderView } from '@/contract/views';
+import type { Unit } from '@/core/units/length';
+import { type DeskState, firstState, withBrowser } from './desk-state';
+import type { Draft } from './draft';
+import { type Keeper, keeper, kept } from './keep';
+
+export function useKeptDraft(
+  order: OrderView | null,
+  mine: KeptDraftView | null,
+  fresh: Draft,
+  unit: Unit,
+): [DeskState, Dispatch<SetStateAction<DeskState>>, RefObject<Keeper | undefined>] {
+  const [state, setState] = useState(() => firstState(order, mine, fresh));
+  const key = order?.id ?? 'new';
+  const keeping = useRef<Keeper | undefined>(undefined);
+  const startUnit = useRef(unit);
+  // The server drew what it keeps; what this browser has is looked at when it is here.
+  useEffect(() => {
+    const here = kept(key);
+
+    if (here) setState((before) => withBrowser(before, here, order, startUnit.current));
+    const hands = keeper(key);
+    keeping.current = hands;
+    return () => hands.stop();
+    // Only when the page has opened: later revisions of the order come through `changedElsewhere`.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  const { history, active, base, version, saved } = state;
+  useEffect(() => {
+    if (version === 0 || history.now === saved) return;
+    keeping.current?.put({ history, active, base, version });
+  }, [history, active, base, version, saved]);
+  return [state, setState, keeping];
+}

@@ -1,0 +1,47 @@
+'use client';
+/** A field by itself, outside a form: its label, its text, what is wrong with it below. */
+import Input from '@mui/material/Input';
+import { useId } from 'react';
+import styles from './fields.module.css';
+import { FractionText } from './figures';
+import { focusNext } from './length-field';
+
+interface Props {
+  readonly label: string;
+  readonly name: string;
+  readonly value: string;
+  readonly most: number;
+  readonly onChange: (text: string) => void;
+  readonly wrong?: string | undefined;
+  readonly hint?: string | undefined;
+}
+
+export function PlainField({ label, name, value, most, onChange, wrong, hint }: Props) {
+  const id = useId();
+  return (
+    <div className={styles.field}>
+      <label htmlFor={id}>{label}</label>
+      <Input
+        id={id}
+        name={name}
+        value={value}
+        fullWidth
+        autoComplete="off"
+        error={wrong !== undefined}
+        onFocus={(event) => event.target.select()}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.preventDefault();
+          focusNext(event.target as HTMLElement);
+        }}
+        onChange={(event) => onChange(event.target.value)}
+        slotProps={{
+          input: { maxLength: most, 'aria-invalid': wrong !== undefined, 'aria-describedby': `${id}-says` },
+        }}
+      />
+      <div id={`${id}-says`} className={wrong ? styles.wrong : styles.hint}>
+        {wrong ? <FractionText text={wrong} /> : hint}
+      </div>
+    </div>
+  );
+}

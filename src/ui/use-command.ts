@@ -1,0 +1,49 @@
+'use client';
+/**
+ * One command from a screen: busy while it is on its way, what it was refused for, and the same id again when the
+ * answer was lost, so that a second try does nothing twice. Views are asked again after it.
+ */
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useRef, useState } from 'react';
+import type { Asked, CommandName } from '@/contract/commands';
+import type { Issue } from '@/core/issue';
+import { type Sent, send } from './send';
+
+export interface Command<N extends CommandName, R> {
+  readonly run: (payload: Asked<N>) => Promise<Sent<R>>;
+  readonly busy: boolean;
+  readonly issues: readonly Issue[];
+  readonly setIssues: (issues: readonly Issue[]) => void;
+  /** Somebody else changed it first; what is shown is asked again meanwhile. */
+  readonly conflict: boolean;
+}
+
+const isConflict = (issues: readonly Issue[]) =>
+  issues.some(({ code }) => code.endsWith('-stale') || code.endsWith('-changed'));
+
+export function useCommand<N extends CommandName, R = Record<string, never>>(name: N): Command<N, R> {
+  const client = useQueryClient();
+  const [busy, setBusy] = useState(false);
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+  /** The attempt whose answer was lost. */
+  const lost = useRef<{ readonly text: string; readonly id: string } | undefined>(undefined);
+  const running = useRef(false);
+  const run = useCallback(
+    async (payload: Asked<N>): Promise<Sent<R>> => {
+      if (running.current) return { ok: false, issues: [] };
+      running.current = true;
+      setBusy(true);
+      const text = JSON.stringify(payload);
+      const id = lost.current?.text === text ? lost.current.id : crypto.randomUUID();
+      const answer = await send<R>(name, payload, id);
+      lost.current = !answer.ok && answer.lost ? { text, id } : undefined;
+      running.current = false;
+      setBusy(false);
+      setIssues(answer.ok ? [] : answer.issues);
+      if (answer.ok || isConflict(answer.issues)) void client.invalidateQueries();
+      return answer;
+    },
+    [client, name],
+  );
+  return { run, busy, issues, setIssues, conflict: isConflict(issues) };
+}
