@@ -1,16 +1,17 @@
 'use client';
-/** A choice from a list, by MUI's select; a value that left the list is said, not lost. */
-import MenuItem from '@mui/material/MenuItem';
-import Select from '@mui/material/Select';
-import { type ReactNode, useId } from 'react';
+/**
+ * A choice from a list: what was chosen stands on the line; the list is fetched when it is opened for the first time. A
+ * value that left the list is said, not lost.
+ */
+import ButtonBase from '@mui/material/ButtonBase';
+import dynamic from 'next/dynamic';
+import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
 import { LISTED } from '@/words/screens/frame';
+import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
 
-export interface Option {
-  readonly code: string;
-  readonly name: ReactNode;
-  readonly colour?: string;
-}
+const ChooseList = dynamic(() => import('./choose-list').then((file) => file.ChooseList));
+
 interface ChooseProps {
   readonly label: ReactNode;
   readonly name: string;
@@ -20,43 +21,53 @@ interface ChooseProps {
   readonly disabled?: boolean;
 }
 
-const Named = ({ option }: { option: Option }) => (
-  <span className={styles.chosen}>
-    {option.colour && <i style={{ background: option.colour }} />}
-    {option.name}
-  </span>
-);
+const OPENING = ['ArrowDown', 'ArrowUp', ' ', 'Enter'];
 
 export function Choose({ label, name, value, options, onChange, disabled = false }: ChooseProps) {
   const id = useId();
-  const gone = !options.some((option) => option.code === value);
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const chosen = options.find((option) => option.code === value);
+  const open = (from: HTMLElement) => setAnchor(from);
+  const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+    if (!OPENING.includes(event.key)) return;
+    event.preventDefault();
+    open(event.currentTarget);
+  };
   return (
     <div className={styles.field}>
-      <label id={id}>{label}</label>
-      <Select
-        fullWidth
+      <label id={`${id}-label`} htmlFor={id}>
+        {label}
+      </label>
+      <ButtonBase
+        id={id}
+        role="combobox"
         name={name}
-        value={value}
-        labelId={id}
+        className={styles.choose ?? ''}
         disabled={disabled}
-        displayEmpty
-        onChange={(event) => onChange(event.target.value)}
-        renderValue={(code) => {
-          const chosen = options.find((option) => option.code === code);
-          return chosen ? <Named option={chosen} /> : code === '' ? LISTED.choose : LISTED.gone(code);
-        }}
+        aria-haspopup="listbox"
+        aria-expanded={anchor !== null}
+        aria-controls={`${id}-list`}
+        aria-labelledby={`${id}-label ${id}`}
+        onClick={(event) => open(event.currentTarget)}
+        onKeyDown={onKeyDown}
       >
-        {gone && (
-          <MenuItem value={value} disabled>
-            {value || LISTED.choose}
-          </MenuItem>
-        )}
-        {options.map((option) => (
-          <MenuItem key={option.code} value={option.code}>
-            <Named option={option} />
-          </MenuItem>
-        ))}
-      </Select>
+        {chosen ? <Named option={chosen} /> : <span>{value === '' ? LISTED.choose : LISTED.gone(value)}</span>}
+        <i className={styles.down} aria-hidden="true" />
+      </ButtonBase>
+      {anchor && (
+        <ChooseList
+          id={`${id}-list`}
+          labelledBy={`${id}-label`}
+          anchor={anchor}
+          value={value}
+          options={options}
+          onClose={() => setAnchor(null)}
+          onChange={(code) => {
+            setAnchor(null);
+            onChange(code);
+          }}
+        />
+      )}
     </div>
   );
 }

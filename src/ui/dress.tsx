@@ -8,7 +8,7 @@ import { theme } from './theme';
 
 export function Dress({ children }: { children: ReactNode }) {
   return (
-    <ThemeProvider theme={theme} defaultMode="system" modeStorageKey={LOOK_KEY} disableTransitionOnChange>
+    <ThemeProvider theme={theme} defaultMode="system" modeStorageKey={LOOK_KEY}>
       <ServerState>{children}</ServerState>
     </ThemeProvider>
   );

@@ -10,6 +10,7 @@ import { onKey } from './keys';
 import { ask } from './send';
 import { useLate } from './use-late';
 import styles from './top-bar.module.css';
+import { useHydrated } from './use-hydrated';
 
 interface Found {
   readonly number: number;
@@ -42,6 +43,7 @@ export function Finder() {
       <InputBase
         inputRef={field}
         value={text}
+        readOnly={!useHydrated()}
         placeholder={BAR.find}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {

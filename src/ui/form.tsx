@@ -15,12 +15,12 @@ import {
 import Input, { type InputProps } from '@mui/material/Input';
 import type { Asked, CommandName } from '@/contract/commands';
 import { type Issue, issue } from '@/core/issue';
-import { sayIssue } from '@/words/issues';
 import styles from './fields.module.css';
 import { FractionText } from './figures';
 import { Trouble } from './trouble';
 import { useUnit } from './units';
 import { type Command, useCommand } from './use-command';
+import { useHydrated } from './use-hydrated';
 
 type Values = Record<string, string | number | boolean | undefined>;
 
@@ -59,7 +59,8 @@ export function useCommandForm<N extends CommandName, V extends Values, R = Reco
   const { unit } = useUnit();
   const command: Command<N, R> = useCommand<N, R>(name);
   const form = useForm<V>({ defaultValues: values as DefaultValues<V>, shouldFocusError: true });
-  const beside = (issues: readonly Issue[]) => {
+  const beside = async (issues: readonly Issue[]) => {
+    const { sayIssue } = await import('@/words/issues');
     const rest: Issue[] = [];
     for (const one of issues) {
       const key = one.path === undefined ? '' : (fieldOf[one.path] ?? one.path.split('.')[0]!);
@@ -158,6 +159,7 @@ export function Field({
         error={said !== undefined}
         endAdornment={end}
         autoComplete="off"
+        readOnly={!useHydrated()}
         onChange={(event) => {
           if (said !== undefined) clearErrors(name);
           return onChange(event);

@@ -11,6 +11,7 @@ import type { Length, Unit } from '@/core/units/length';
 import { sayIssue } from '@/words/issues';
 import styles from './fields.module.css';
 import { useUnit } from './units';
+import { useHydrated } from './use-hydrated';
 
 export interface LengthFieldProps {
   readonly label: string;
@@ -62,6 +63,7 @@ export const LengthField = memo(function LengthField({
         value={text}
         fullWidth
         disabled={disabled ?? false}
+        readOnly={!useHydrated()}
         error={issue !== undefined}
         autoComplete="off"
         onChange={(event) => onType(event.target.value)}

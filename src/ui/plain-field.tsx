@@ -1,10 +1,14 @@
 'use client';
 /** A field by itself, outside a form: its label, its text, what is wrong with it below. */
 import Input from '@mui/material/Input';
+import dynamic from 'next/dynamic';
 import { useId } from 'react';
+import type { Issue } from '@/core/issue';
 import styles from './fields.module.css';
-import { FractionText } from './figures';
 import { focusNext } from './length-field';
+import { useHydrated } from './use-hydrated';
+
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
 
 interface Props {
   readonly label: string;
@@ -12,7 +16,7 @@ interface Props {
   readonly value: string;
   readonly most: number;
   readonly onChange: (text: string) => void;
-  readonly wrong?: string | undefined;
+  readonly wrong?: Issue | undefined;
   readonly hint?: string | undefined;
 }
 
@@ -27,6 +31,7 @@ export function PlainField({ label, name, value, most, onChange, wrong, hint }: 
         value={value}
         fullWidth
         autoComplete="off"
+        readOnly={!useHydrated()}
         error={wrong !== undefined}
         onFocus={(event) => event.target.select()}
         onKeyDown={(event) => {
@@ -40,7 +45,7 @@ export function PlainField({ label, name, value, most, onChange, wrong, hint }: 
         }}
       />
       <div id={`${id}-says`} className={wrong ? styles.wrong : styles.hint}>
-        {wrong ? <FractionText text={wrong} /> : hint}
+        {wrong ? <Sentences issues={[wrong]} /> : hint}
       </div>
     </div>
   );

@@ -1,12 +1,12 @@
 'use client';
 /** What is wrong, beside its cause: a mitred corner and the sentence, never colour alone. */
+import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { TONES } from '@/words/screens/frame';
-import { sayIssue } from '@/words/issues';
-import { FractionText } from './figures';
 import styles from './trouble.module.css';
-import { useUnit } from './units';
+
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
 
 export type Tone = 'refuse' | 'warn' | 'advise';
 
@@ -20,15 +20,10 @@ export function Note({ tone, children }: { tone: Tone; children: ReactNode }) {
 }
 
 export function Trouble({ issues }: { issues: readonly Issue[] }) {
-  const { unit } = useUnit();
   if (issues.length === 0) return null;
   return (
     <Note tone="refuse">
-      {issues.slice(0, 6).map((one, index) => (
-        <p key={index}>
-          <FractionText text={sayIssue(one, unit)} />
-        </p>
-      ))}
+      <Sentences issues={issues} />
     </Note>
   );
 }

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { addCustomer, signIn, tape, total } from './shop';
+import { choose, forgetTyped, addCustomer, signIn, tape, total } from './shop';
 
 test.describe.configure({ timeout: 150_000 });
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
-  await page.evaluate(() => localStorage.clear());
+  await forgetTyped(page);
   await page.reload();
 });
 
@@ -104,7 +104,7 @@ test('the owner prices glazing by a chart, and the desk follows', async ({ page 
   await page.goto('/books');
   const rules = page.getByRole('complementary');
   await rules.getByRole('button', { name: 'cost × 3.5' }).click();
-  await rules.getByLabel('Glazing is priced by').selectOption('chart');
+  await choose(rules, 'Glazing is priced by', 'a chart of retail prices');
   await rules.getByRole('textbox', { name: 'Up to this size' }).fill('30 44.00\nforty 52');
   await rules.getByRole('button', { name: 'Set' }).click();
   await expect(rules.getByText('“forty 52” is not a step')).toBeVisible();
@@ -115,7 +115,7 @@ test('the owner prices glazing by a chart, and the desk follows', async ({ page 
   await expect(glass()).toContainText('52.00');
   await page.goto('/books');
   await rules.getByRole('button', { name: 'chart, 2 steps' }).click();
-  await rules.getByLabel('Glazing is priced by').selectOption('cost-up');
+  await choose(rules, 'Glazing is priced by', 'cost and markup');
   await rules.getByRole('button', { name: 'Set' }).click();
   await expect(rules.getByRole('button', { name: 'cost × 3.5' })).toBeVisible();
 });

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { addCustomer, saveQuote, signIn, tape, total } from './shop';
+import { forgetTyped, addCustomer, saveQuote, signIn, tape, total } from './shop';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
-  await page.evaluate(() => localStorage.clear());
+  await forgetTyped(page);
   await page.reload();
 });
 

@@ -1,4 +1,4 @@
-import { type Page, expect } from '@playwright/test';
+import { type Locator, type Page, expect } from '@playwright/test';
 
 export const PEOPLE = { Ines: '2417', Tobin: '3108', Maro: '5520' } as const;
 
@@ -29,10 +29,29 @@ export async function addCustomer(page: Page, name: string): Promise<void> {
   await expect(dialog).toBeHidden();
 }
 
+/** Chooses from a list by what stands there. */
+export async function choose(within: Page | Locator, label: string, option: string): Promise<void> {
+  await within.getByRole('combobox', { name: label }).click();
+  const page = 'page' in within ? within.page() : within;
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+/** Nothing typed is left, here or in the shop. */
+export async function forgetTyped(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    localStorage.clear();
+    await fetch('/api/drafts/new', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ version: 0, base: null, draft: null }),
+    });
+  });
+}
+
 /** A saved quote for a print, with everything else as the shop usually does it; answers its number. */
 export async function saveQuote(page: Page, customer: string, size = '9 x 12'): Promise<number> {
   await page.goto('/desk');
-  await page.evaluate(() => localStorage.clear());
+  await forgetTyped(page);
   await page.reload();
   await page.getByLabel('Width').fill(size);
   await addCustomer(page, customer);

@@ -1,4 +1,3 @@
-import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
 import type { JobView, OrderView } from '@/contract/views';
 import type { Design } from '@/core/design/design';
@@ -9,6 +8,7 @@ import { Sheet } from '@/server/papers/sheet';
 import { quotePaper } from '@/server/papers/quote';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
+import { paperPages } from '../pdf';
 import { exampleDesign, inch, prices, shop, shopView } from '../shop';
 
 const HOSTILE = 'Zażółć 漢字 👩‍🎨 <script> ${x} %s \u0000 '.repeat(6);
@@ -51,18 +51,24 @@ const order = (designs: Design[]): OrderView => ({
   jobs: [],
   pieces: designs.map((design, index) => ({ id: String(index), design, agreed: null })),
 });
-const pages = async (bytes: Uint8Array | undefined) =>
-  (await PDFDocument.load(bytes!)).getPages().map((page) => page.getSize());
+const pages = paperPages;
+const textOf = async (bytes: Uint8Array | undefined) => (await paperPages(bytes)).map(({ text }) => text).join(' ');
+
+/** Of the worked example, as its cases have them. */
+const FIGURES: readonly (readonly [string, string])[] = [
+  ['18', '7⁄8'],
+  ['22', '7⁄8'],
+  ['16', '3⁄4'],
+  ['20', '3⁄4'],
+  ['11', '3⁄4'],
+  ['15', '3⁄4'],
+];
 
 describe('papers', () => {
   it('come on the paper of the unit: letter for inches, A4 for millimetres, a card for the wall', async () => {
-    const mm = ({ width, height }: { width: number; height: number }) => [
-      Math.round((width / 72) * 254) / 10,
-      Math.round((height / 72) * 254) / 10,
-    ];
-    expect((await pages(await ticketPaper(job(), 'Test', 'in'))).map(mm)).toEqual([[215.9, 279.4]]);
-    expect((await pages(await ticketPaper(job(), 'Test', 'mm'))).map(mm)).toEqual([[210, 297]]);
-    expect((await pages(await wallCard(job(), 'Test', 'in'))).map(mm)).toEqual([[152.4, 101.6]]);
+    expect((await pages(await ticketPaper(job(), 'Test', 'in'))).map(({ size }) => size)).toEqual([[215.9, 279.4]]);
+    expect((await pages(await ticketPaper(job(), 'Test', 'mm'))).map(({ size }) => size)).toEqual([[210, 297]]);
+    expect((await pages(await wallCard(job(), 'Test', 'in'))).map(({ size }) => size)).toEqual([[152.4, 101.6]]);
   });
 
   it('take names and wishes in any script, and of any length, without breaking', async () => {
@@ -73,6 +79,30 @@ describe('papers', () => {
     expect(await pages(await ticketPaper(job(odd), HOSTILE, 'in'))).toHaveLength(1);
     expect(await pages(await quotePaper(order([odd]), shopView, 'mm'))).toHaveLength(1);
     expect(await pages(await wallCard(job(odd), HOSTILE, 'mm'))).toHaveLength(1);
+  });
+
+  it('print names as they are written: Latin of every kind, Greek, Cyrillic', async () => {
+    const names = ['Łukasz Żółć', 'Đặng Thị Hương', 'Καλλιόπη Ἀρχή', 'Ирина Ґречко', 'Søren Ŵynn'];
+    for (const name of names) {
+      const design = exampleDesign({ insists: name, piece: { ...exampleDesign().piece, title: name } });
+      for (const paper of [
+        await ticketPaper(job(design), name, 'in'),
+        await quotePaper(order([design]), shopView, 'mm'),
+        await wallCard(job(design), name, 'in'),
+      ]) {
+        const text = await textOf(paper);
+        // Letters of two scripts lie in two faces; a reader joins them without the blanks between.
+        expect(text.replace(/ /g, '')).toContain(name.replace(/ /g, ''));
+        expect(text).not.toContain('?');
+      }
+    }
+  });
+
+  it('say the figures of the piece, fractions as fractions', async () => {
+    const text = (await textOf(await ticketPaper(job(), 'Test', 'in'))).replace(/\s*⁄\s*/g, '⁄');
+    for (const [whole, fraction] of FIGURES) expect(text).toMatch(new RegExp(`${whole} ?${fraction}`));
+    const quote = await textOf(await quotePaper(order([exampleDesign()]), shopView, 'in'));
+    expect(quote).toContain('186.84');
   });
 
   it('take the smallest and the largest piece, three mats, and no wire', async () => {
@@ -101,7 +131,7 @@ describe('papers', () => {
 
 describe('a sheet', () => {
   it('sets a fraction as one, narrower than its figures side by side, and says lengths with their unit', async () => {
-    const sheet = await Sheet.open('letter', 'in', 'Test');
+    const sheet = Sheet.open('letter', 'in', 'Test');
     expect(sheet.measure('16 7/8', 20)).toBeLessThan(
       sheet.measure('16', 20) + sheet.measure('7', 20) + sheet.measure('8', 20),
     );
@@ -113,7 +143,7 @@ describe('a sheet', () => {
   });
 
   it('breaks a paragraph into lines that fit', async () => {
-    const sheet = await Sheet.open('card', 'in', 'Test');
+    const sheet = Sheet.open('card', 'in', 'Test');
     const lead = 5;
     const lines = (text: string) => (sheet.paragraph(text, 10, 10, 40, { size: 10, lead }) - 10) / lead;
     expect(lines('short')).toBe(1);

@@ -2,7 +2,6 @@
 /** One job, one step: figures to be read from a metre away, targets for gloved hands, everything by scan, Enter or tap. */
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import Tooltip from '@mui/material/Tooltip';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
@@ -30,14 +29,13 @@ function Way({ job, onPick, shown }: { job: JobView; shown: StepKey; onPick: (st
     <ol className={styles.way} aria-label={BENCH.steps}>
       {job.steps.map((step) => (
         <li key={step.step}>
-          <Tooltip title={BENCH.stepTitle(stepName(step.step), step.times)}>
-            <ButtonBase
-              data-state={step.state}
-              aria-current={step.step === shown ? 'step' : undefined}
-              aria-label={BENCH.stepLabel(stepName(step.step), step.state)}
-              onClick={() => onPick(step.step)}
-            />
-          </Tooltip>
+          <ButtonBase
+            data-state={step.state}
+            title={BENCH.stepTitle(stepName(step.step), step.times)}
+            aria-current={step.step === shown ? 'step' : undefined}
+            aria-label={BENCH.stepLabel(stepName(step.step), step.state)}
+            onClick={() => onPick(step.step)}
+          />
         </li>
       ))}
     </ol>

@@ -9,6 +9,7 @@ import { useBenchScheme } from '@/ui/dress';
 import { stepName } from '@/words/bench';
 import { FIND } from '@/words/screens/bench';
 import styles from './bench.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
 
 /** What a scanner or a person typed, as a ticket: `2417-1`; a bare order number means its first piece. */
 export function ticketIn(text: string): string | undefined {
@@ -34,6 +35,7 @@ export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; un
         <InputBase
           id="ticket"
           value={text}
+          readOnly={!useHydrated()}
           autoFocus
           fullWidth
           autoComplete="off"

@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import type { JobView } from '@/contract/views';
 import { STEP_RULES, type StepKey } from '@/core/route/steps';
 import { pointName, safetyWord } from '@/words/bench';
-import { cautionName } from '@/words/issues';
+import { cautionName } from '@/words/issues/caution-names';
 import { BENCH } from '@/words/screens/bench';
 import styles from './bench.module.css';
 

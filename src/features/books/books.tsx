@@ -11,6 +11,7 @@ import styles from './books.module.css';
 import { People } from './people';
 import { PriceList } from './price-list';
 import { PriceRules } from './price-rules';
+import { useHydrated } from '@/ui/use-hydrated';
 
 const ImportList = dynamic(() => import('./import-list').then((file) => file.ImportList));
 
@@ -44,6 +45,7 @@ export function Books({ owner, ...first }: BooksView & { owner: boolean }) {
           className={styles.search ?? ''}
           type="search"
           value={text}
+          readOnly={!useHydrated()}
           placeholder={BOOKS.search}
           onChange={(event) => setText(event.target.value)}
           slotProps={{ input: { 'aria-label': BOOKS.searchLong, maxLength: 80 } }}

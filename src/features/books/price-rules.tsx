@@ -1,84 +1,17 @@
 'use client';
 /** How each group of materials is priced: cost up, or by a chart. The owner sets it; every change is a new edition. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Asked } from '@/contract/commands';
 import type { ShopView } from '@/contract/views';
-import { type Chart, GROUPS, type Group, type GroupRule, type School } from '@/core/pricing/book';
-import { Choose } from '@/ui/choose';
+import { GROUPS, type Group, type GroupRule } from '@/core/pricing/book';
 import { Cash } from '@/ui/figures';
-import { Field, Form, useCommandForm } from '@/ui/form';
 import { RULES } from '@/words/screens/books';
-import styles from './books.module.css';
-import { type RuleValues, choiceOf, ruleOf, valuesOf } from './rule-form';
+
+const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm));
 
 const says = (rule: GroupRule) =>
   rule.school === 'chart' && rule.chart ? RULES.chart(rule.chart.steps.length) : RULES.costTimes(rule.markup);
-
-const SCHOOLS: readonly School[] = ['cost-up', 'chart'];
-const MEASURES: Readonly<Record<'moulding' | 'other', readonly Chart['by'][]>> = {
-  moulding: ['ft', 'm', 'in', 'cm'],
-  other: ['in', 'cm'],
-};
-
-interface RuleFormProps {
-  readonly group: Group;
-  readonly rule: GroupRule;
-  readonly edition: number;
-  readonly onClose: () => void;
-}
-
-function RuleForm({ group, rule, edition, onClose }: RuleFormProps) {
-  const [choice, setChoice] = useState(() => choiceOf(group, rule));
-  const of = useCommandForm<'set-group-rule', RuleValues & Record<string, string>>('set-group-rule', {
-    values: { ...valuesOf(rule) },
-    payload: (values) => {
-      const read = ruleOf(choice, values);
-      return 'wrong' in read ? read : ({ edition, group, rule: read.rule } as Asked<'set-group-rule'>);
-    },
-    onDone: onClose,
-  });
-  return (
-    <Form of={of} className={styles.rule}>
-      <Choose
-        label={RULES.pricedBy(RULES.groups[group])}
-        name="school"
-        value={choice.school}
-        options={SCHOOLS.map((code) => ({ code, name: RULES.schools[code] }))}
-        onChange={(school) => setChoice({ ...choice, school: school as School })}
-      />
-      {choice.school === 'cost-up' ? (
-        <>
-          <Field name="markup" label={RULES.markup} most={20} />
-          <Field name="minimum" label={RULES.atLeast} most={20} />
-        </>
-      ) : (
-        <>
-          <Choose
-            label={RULES.stepsBy}
-            name="by"
-            value={choice.by}
-            options={MEASURES[group === 'moulding' ? 'moulding' : 'other'].map((code) => ({
-              code,
-              name: RULES.measures[code],
-            }))}
-            onChange={(by) => setChoice({ ...choice, by: by as Chart['by'] })}
-          />
-          <Field name="steps" label={RULES.steps} rows={6} placeholder={'20 31.00\n30 44.00'} />
-          <Field name="perExtra" label={RULES.perExtra} most={20} />
-        </>
-      )}
-      <div className={styles.ends}>
-        <Button variant="text" onClick={onClose}>
-          {RULES.leave}
-        </Button>
-        <Button type="submit" variant="outlined" disabled={of.busy}>
-          {RULES.set}
-        </Button>
-      </div>
-    </Form>
-  );
-}
 
 export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owner: boolean }) {
   const [group, setGroup] = useState<Group | undefined>();

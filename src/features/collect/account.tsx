@@ -1,26 +1,21 @@
 'use client';
 /** One order at the counter: where its pieces are, what was paid, what is still to be paid, and the hand-over. */
-import { useMemo } from 'react';
 import type { OrderView } from '@/contract/views';
-import { frontScene } from '@/core/drawing/front';
-import type { WorkedOut } from '@/core/work-out';
+import type { Scene } from '@/core/drawing/scene';
 import { Cash, Len, SizeText } from '@/ui/figures';
 import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
 import { holderName, stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
+import { ACCOUNT } from '@/words/screens/collect';
 import styles from './collect.module.css';
 import { Cancel } from './cancel';
 import { HandOver } from './hand-over';
 import { Ledger } from './ledger';
 import { TakePayment } from './take-payment';
 
-function Thumb({ worked }: { worked: WorkedOut }) {
-  const scene = useMemo(() => frontScene(worked, false), [worked]);
-  return <SceneSvg scene={scene} width={104} height={104} label="The framed piece" />;
-}
-
-export function Account({ order: first }: { order: OrderView }) {
+/** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
+export function Account({ order: first, pictures }: { order: OrderView; pictures: Readonly<Record<string, Scene>> }) {
   const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
   const total = order.agreed?.total ?? 0;
   const balance = total - order.paid;
@@ -36,11 +31,12 @@ export function Account({ order: first }: { order: OrderView }) {
         <ul>
           {order.pieces.map((piece, index) => {
             const job = order.jobs[index];
+            const picture = pictures[piece.id];
             const hanging = piece.agreed?.hanging;
             return (
               <li key={piece.id}>
                 <b>{job?.ticket ?? index + 1}</b>
-                {piece.agreed ? <Thumb worked={piece.agreed} /> : <span />}
+                {picture ? <SceneSvg scene={picture} width={104} height={104} label={ACCOUNT.picture} /> : <span />}
                 <div>
                   <p className={styles.title}>{piece.design.piece.title || 'Untitled'}</p>
                   {piece.agreed && (

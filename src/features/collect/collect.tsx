@@ -13,6 +13,7 @@ import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import { COLLECT } from '@/words/screens/collect';
 import styles from './collect.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
 
 const LATE_MS = 80;
 
@@ -37,6 +38,7 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
       <InputBase
         id="who"
         value={text}
+        readOnly={!useHydrated()}
         autoFocus
         fullWidth
         autoComplete="off"

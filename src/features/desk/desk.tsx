@@ -61,6 +61,10 @@ function NothingToDraw({ shop }: { shop: ShopView }) {
   );
 }
 
+/** To the first field of the section that is open. */
+const focusSection = () =>
+  document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus();
+
 /** Saved while it is being said whose piece it is: as soon as that is known. */
 function useSave(desk: Desk, asking: boolean) {
   const { save: keepQuote } = desk;
@@ -89,10 +93,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
 
   const show = useCallback((index: number) => {
     setOpen(index);
-    requestAnimationFrame(() =>
-      document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus(),
-    );
+    requestAnimationFrame(focusSection);
   }, []);
+  // A new order begins with typing; a screen without a keyboard is not given one.
+  useEffect(() => {
+    if (order === null && window.matchMedia('(pointer: fine)').matches) focusSection();
+  }, [order]);
   useDeskKeys(desk, useSave(desk, dialog === 'customer'), show);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),

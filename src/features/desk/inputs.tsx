@@ -12,6 +12,7 @@ import { LengthField, focusNext } from '@/ui/length-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
 import styles from './desk.module.css';
 import type { Desk } from './use-desk';
+import { useHydrated } from '@/ui/use-hydrated';
 
 interface MeasureProps {
   readonly label: string;
@@ -62,6 +63,7 @@ export function TextField({
         value={value}
         fullWidth
         autoComplete="off"
+        readOnly={!useHydrated()}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           event.preventDefault();

@@ -11,6 +11,7 @@ import { Cash, Len } from '@/ui/figures';
 import { ProfileMark } from '@/ui/profile-mark';
 import { focusNext } from '@/ui/length-field';
 import styles from './desk.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
 
 const SHOWN = 60;
 
@@ -48,6 +49,7 @@ export const MouldingChoice = memo(function MouldingChoice({
         fullWidth
         type="search"
         value={text}
+        readOnly={!useHydrated()}
         placeholder={`Search ${shop.lists.mouldings.length} mouldings`}
         slotProps={{
           input: {

@@ -29,9 +29,12 @@ export function useKeptDraft(
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   const { history, active, base, version, saved } = state;
+  /** The version that is kept already: what came with the page was not typed here. */
+  const keptVersion = useRef(version);
   useEffect(() => {
-    if (version === 0 || history.now === saved) return;
-    keeping.current?.put({ history, active, base, version });
+    if (version === keptVersion.current) return;
+    keptVersion.current = version;
+    if (history.now !== saved) keeping.current?.put({ history, active, base, version });
   }, [history, active, base, version, saved]);
   return [state, setState, keeping];
 }

@@ -8,6 +8,7 @@ import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { RACK } from '@/words/screens/rack';
 import styles from './rack.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
 
 const wholeIn = (text: string): number | undefined => (/^\d{1,5}$/.test(text.trim()) ? Number(text) : undefined);
 
@@ -16,6 +17,7 @@ export function Count({ rack, material }: { rack: RackView; material: string }) 
   const { onHand = 0, minimum = 0 } = level ?? {};
   const { run, issues, setIssues } = useCommand('set-stock');
   const [typed, setTyped] = useState({ onHand: String(onHand), minimum: String(minimum) });
+  const hydrated = useHydrated();
   const save = () => {
     if (typed.onHand === String(onHand) && typed.minimum === String(minimum)) return;
     const [hand, least] = [wholeIn(typed.onHand), wholeIn(typed.minimum)];
@@ -28,6 +30,7 @@ export function Count({ rack, material }: { rack: RackView; material: string }) 
       {label}
       <Input
         value={typed[key]}
+        readOnly={!hydrated}
         onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
         onBlur={save}
         slotProps={{ input: { inputMode: 'numeric', maxLength: 5 } }}

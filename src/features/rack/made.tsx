@@ -1,7 +1,6 @@
 'use client';
 /** Plans that were confirmed: what each lost, over time; their papers; a spoiled cut; the way back. */
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { MadePlanView, RackView } from '@/contract/views';
@@ -19,7 +18,7 @@ const WasteChart = dynamic(() => import('./waste-chart').then((file) => file.Was
   ssr: false,
   loading: () => <div className={styles.chart} style={{ height: 158 }} />,
 });
-const Spoil = dynamic(() => import('./spoil').then((file) => file.Spoil));
+const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog));
 
 const TICKETS_SHOWN = 3;
 
@@ -147,9 +146,7 @@ export function PlansMade({ first }: { first: RackView }) {
           </>
         )}
       </div>
-      <Dialog open={spoiling !== undefined} onClose={close} aria-labelledby="spoil-head">
-        {spoiling && <Spoil plan={spoiling} onDone={close} />}
-      </Dialog>
+      {spoiling && <SpoilDialog plan={spoiling} onDone={close} />}
     </main>
   );
 }

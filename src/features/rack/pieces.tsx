@@ -2,6 +2,7 @@
 /** What lies on the rack, drawn to one scale; added by typing or scanning, labelled, taken off, counted. */
 import Button from '@mui/material/Button';
 import Input from '@mui/material/Input';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { RackPieceView, RackView } from '@/contract/views';
 import { fieldText } from '@/core/units/format-length';
@@ -12,10 +13,13 @@ import { useUnit } from '@/ui/units';
 import { useCommand } from '@/ui/use-command';
 import { RACK } from '@/words/screens/rack';
 import { Count } from './count';
-import { type Piece, PieceForm, blank } from './piece-form';
+import { type Piece, blank } from './piece';
 import { RackPlaces, nameOf, useRack } from './rack-places';
 import { type Longest, RackTable } from './rack-table';
 import styles from './rack.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
+
+const PieceForm = dynamic(() => import('./piece-form').then((file) => file.PieceForm));
 
 const LISTS = ['mouldings', 'mats', 'glazings', 'backings'] as const;
 
@@ -93,6 +97,7 @@ export function Rack({ first }: { first: RackView }) {
         <Input
           className={styles.find ?? ''}
           value={find}
+          readOnly={!useHydrated()}
           placeholder={RACK.find}
           onChange={(event) => setFind(event.target.value)}
           onKeyDown={(event) => {

@@ -1,6 +1,7 @@
 'use client';
 /** A cut that was spoiled: which, why, and what is left of it. It goes back on the list of what is to be cut. */
 import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
 import type { MadePlanView } from '@/contract/views';
 import { parseLength } from '@/core/units/parse-length';
@@ -10,7 +11,7 @@ import { useUnit } from '@/ui/units';
 import { SPOIL } from '@/words/screens/rack';
 import styles from './rack.module.css';
 
-export function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
+function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
   const { unit } = useUnit();
   const [part, setPart] = useState('');
   const of = useCommandForm('spoil-cut', {
@@ -48,5 +49,13 @@ export function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void
         </Button>
       </div>
     </Form>
+  );
+}
+
+export function SpoilDialog(props: Parameters<typeof Spoil>[0]) {
+  return (
+    <Dialog open onClose={props.onDone} aria-labelledby="spoil-head">
+      <Spoil {...props} />
+    </Dialog>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 /** Who works here, where they are signed in, and what happened at the door. For the owner. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { SecurityView } from '@/contract/views';
 import { useView } from '@/ui/query';
@@ -9,8 +10,9 @@ import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { momentText } from '@/words/materials';
 import { ROLE_NAMES, SECURITY, addressText, securityWhat } from '@/words/screens/settings';
-import { PinForm } from './pin-form';
 import styles from './settings.module.css';
+
+const PinForm = dynamic(() => import('./pin-form').then((file) => file.PinForm));
 
 type Person = SecurityView['people'][number];
 

@@ -11,6 +11,7 @@ import { post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
 import { DOOR } from '@/words/screens/settings';
 import styles from './sign-in.module.css';
+import { useHydrated } from '@/ui/use-hydrated';
 
 interface Props {
   readonly shop: string;
@@ -66,6 +67,7 @@ export function SignIn({ shop, people, demo }: Props) {
             inputRef={field}
             type="password"
             value={pin}
+            readOnly={!useHydrated()}
             fullWidth
             autoFocus
             error={issues.length > 0}

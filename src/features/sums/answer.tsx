@@ -8,7 +8,7 @@ import { workingText } from '@/core/working';
 import { FractionText } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import { Note } from '@/ui/trouble';
-import { cautionName } from '@/words/issues';
+import { cautionName } from '@/words/issues/caution-names';
 import { SUMS, sumFigureName } from '@/words/sums';
 import type { BenchSum } from './bench-sums';
 import { figuresOf } from './sum-figures';

@@ -9,7 +9,6 @@ import { Choose } from '@/ui/choose';
 import { PlainField } from '@/ui/plain-field';
 import { Trouble } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
-import { sayIssue } from '@/words/issues';
 import { SUMS } from '@/words/sums';
 import { Answer, Drawing } from './answer';
 import { BENCH_SUMS, type BenchSum, type Values, firstValues } from './bench-sums';
@@ -36,7 +35,6 @@ function Fields({
   issues: readonly Issue[];
   onType: (path: string, text: string) => void;
 }) {
-  const { unit } = useUnit();
   return (
     <div className={styles.fields} data-fields>
       {sum.fields.map(({ path, label, kind }) => {
@@ -57,7 +55,7 @@ function Fields({
             name={path}
             value={values[path] ?? ''}
             most={120}
-            wrong={wrong && sayIssue(wrong, unit)}
+            wrong={wrong}
             onChange={(text) => onType(path, text)}
           />
         );

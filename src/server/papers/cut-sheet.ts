@@ -7,8 +7,9 @@ import type { ListedMaterials } from '@/core/materials';
 import type { Unit } from '@/core/units/length';
 import { SOFT, Sheet } from './sheet';
 
+/** What stays free at the foot of a page. */
+const BOTTOM = 15;
 const LEFT = 16;
-const FOOT = 262;
 
 export interface CutSheetOf {
   readonly number: number;
@@ -36,7 +37,7 @@ class Paper {
   }
   /** Goes on to a new page when less than `height` is left. */
   room(height: number): void {
-    if (this.y + height <= FOOT) return;
+    if (this.y + height <= this.sheet.height - BOTTOM) return;
     this.sheet.newPage();
     this.head();
   }
@@ -125,7 +126,7 @@ function drawSheet(paper: Paper, one: PlannedSheet, { sheets }: CutRequests): vo
 }
 
 export async function cutSheetPaper(of: CutSheetOf, lists: ListedMaterials, unit: Unit): Promise<Uint8Array> {
-  const sheet = await Sheet.open('letter', unit, `Cut sheet ${of.number}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Cut sheet ${of.number}`);
   const paper = new Paper(sheet, `Cut sheet ${of.number}`);
   const wide = sheet.width - 2 * LEFT;
   sheet.text(

@@ -107,7 +107,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
       );
   if (!priced.ok) return undefined;
   const price = priced.value;
-  const sheet = await Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
   head(sheet, order, shop.name);
   let y = 50;
   for (const [index, worked] of results.entries()) {

@@ -7,11 +7,11 @@ import { SOFT, Sheet } from './sheet';
 const LEFT = 4;
 
 export async function rackLabel(piece: RackRow, name: string, unit: Unit): Promise<Uint8Array> {
-  const sheet = await Sheet.open('label', unit, `Label ${piece.code}`);
+  const sheet = Sheet.open('label', unit, `Label ${piece.code}`);
   const right = sheet.width - LEFT;
   sheet.text(piece.code, LEFT, 11, { size: 24, weight: 'heavy' });
   const code = await bwipjs.toBuffer({ bcid: 'code128', text: piece.code, scale: 4, height: 12, includetext: false });
-  await sheet.image(code, right - 40, 4, 40, 10);
+  sheet.image(code, right - 40, 4, 40, 10);
   const size =
     piece.height === null
       ? sheet.length(piece.length)

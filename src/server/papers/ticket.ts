@@ -6,6 +6,7 @@ import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
 import { markingOut } from '@/core/sizing/mats';
 import { type Unit, toMm } from '@/core/units/length';
+import { cautionName } from '@/words/issues';
 import { pointName, stationName, stepName } from '@/words/bench';
 import { buildName, figureName, legName, partName } from '@/words/builds';
 import { HARDWARE_NAMES, KIND_NAMES, dayName, hangingText } from '@/words/materials';
@@ -26,7 +27,7 @@ async function head(sheet: Sheet, job: JobView, shop: string): Promise<void> {
   sheet.text(`${job.customer}. Promised for ${dayName(job.promised)}`, LEFT, 37, { size: 11.5 });
   sheet.text(shop, right, 37, { size: 9.5, colour: SOFT, align: 'right' });
   const code = await bwipjs.toBuffer({ bcid: 'code128', text: job.ticket, scale: 4, height: 14, includetext: false });
-  await sheet.image(code, right - 52, 11, 52, 16);
+  sheet.image(code, right - 52, 11, 52, 16);
   sheet.rule(41, { from: LEFT, to: right, colour: '#20272b', width: 1 });
 }
 
@@ -190,7 +191,7 @@ function steps(sheet: Sheet, job: JobView, top: number, columns = 2, pitch = 6.2
 }
 
 export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
-  const sheet = await Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Ticket ${job.ticket}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Ticket ${job.ticket}`);
   await head(sheet, job, shop);
   const top = insisted(sheet, job, 46) + 4;
   const x = 104;
@@ -202,7 +203,7 @@ export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promi
   const afterFit = fitting(sheet, job, x, afterCuts + 1, sheet.width - LEFT - x);
   const reasons = Object.entries(job.reasons);
   reasons.slice(0, 3).forEach(([code, reason], index) =>
-    sheet.text(`Accepted: ${code.replace(/-/g, ' ')} (${reason.slice(0, 34)})`, LEFT, y + index * 4.6, {
+    sheet.text(`Accepted: ${cautionName(code)} (${reason.slice(0, 34)})`, LEFT, y + index * 4.6, {
       size: 9,
       colour: SOFT,
     }),

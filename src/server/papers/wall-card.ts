@@ -12,7 +12,7 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   const { worked } = job;
   const { hanging, weight, sizes } = worked;
   const outside = sizes.outside ?? sizes.package;
-  const sheet = await Sheet.open('card', unit, `Wall card ${job.ticket}`);
+  const sheet = Sheet.open('card', unit, `Wall card ${job.ticket}`);
   const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { fine: false });
   const wide = sheet.width - LEFT;
   sheet.text(worked.resolved.design.piece.title || 'Your picture', LEFT, 15, { size: 17, weight: 'heavy' });

@@ -40,3 +40,5 @@ export const COLLECT = {
   nobody: 'Nobody found. Try fewer letters, the last digits of the phone, or the number on the ticket.',
   stateLine: (state: string, day: string) => `${state}, ${day}`,
 } as const;
+
+export const ACCOUNT = { picture: 'The framed piece' } as const;

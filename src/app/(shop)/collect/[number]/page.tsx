@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation';
+import { frontScene } from '@/core/drawing/front';
 import { Account } from '@/features/collect/account';
 import { pageViewer } from '@/server/access';
 import { orderView } from '@/server/views';
@@ -10,5 +11,6 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   const { number } = await params;
   const order = /^\d{1,9}$/.test(number) ? await orderView(viewer, Number(number)) : undefined;
   if (!order) notFound();
-  return <Account order={order} />;
+  const pictures = order.pieces.flatMap(({ id, agreed }) => (agreed ? [[id, frontScene(agreed, false)] as const] : []));
+  return <Account order={order} pictures={Object.fromEntries(pictures)} />;
 }

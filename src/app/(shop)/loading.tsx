@@ -1,3 +1,0 @@
-import { Loading } from '@/ui/loading';
-
-export default Loading;
