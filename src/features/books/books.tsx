@@ -26,6 +26,7 @@ export function Books({ owner, ...first }: BooksView & { owner: boolean }) {
   } = useView<BooksView>('/api/shop', first, ['books', 'staff']);
   const [text, setText] = useState('');
   const [importing, setImporting] = useState(false);
+  const hydrated = useHydrated();
   const { mouldings } = shop.lists;
   const list = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
@@ -45,7 +46,7 @@ export function Books({ owner, ...first }: BooksView & { owner: boolean }) {
           className={styles.search ?? ''}
           type="search"
           value={text}
-          readOnly={!useHydrated()}
+          readOnly={!hydrated}
           placeholder={BOOKS.search}
           onChange={(event) => setText(event.target.value)}
           slotProps={{ input: { 'aria-label': BOOKS.searchLong, maxLength: 80 } }}
