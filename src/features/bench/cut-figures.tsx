@@ -7,6 +7,7 @@ import { Len, SizeText } from '@/ui/figures';
 import { legName, partName } from '@/words/builds';
 import styles from './bench.module.css';
 import { Big, BigSize } from './big-figures';
+import { CUTTING } from '@/words/screens/bench';
 
 const legsOf = (worked: WorkedOut): LegPart[] => worked.parts.filter((part) => part.kind === 'leg');
 
@@ -22,12 +23,7 @@ function Stick({ pairs, colour, face }: { pairs: readonly LegPart[]; colour: str
     (_, index) => legs.slice(0, index).reduce((sum, leg) => sum + toMm(leg.longPoint) + gap, 0) * scale,
   );
   return (
-    <svg
-      className={styles.stick}
-      viewBox={`0 0 780 ${tall + 30}`}
-      role="img"
-      aria-label="The legs along the stick: left, right, top, bottom"
-    >
+    <svg className={styles.stick} viewBox={`0 0 780 ${tall + 30}`} role="img" aria-label={CUTTING.theLegsAlongThe}>
       {legs.map((leg, index) => {
         const [x, w] = [starts[index]!, toMm(leg.longPoint) * scale];
         return (
@@ -58,22 +54,23 @@ export function Legs({ worked }: { worked: WorkedOut }) {
       <div key={pairs[0]!.of}>
         <p className={styles.lead}>
           {group > 0 && `${legName(pairs[0]!.of)}: `}
-          {moulding.name}. Stop on the long point, mitre 45°. {longFirst ? 'Long' : 'Short'} legs first.
+          {moulding.name}
+          {CUTTING.stopOnTheLong} {longFirst ? CUTTING.long : CUTTING.short} {CUTTING.legsFirst}
         </p>
         {group === 0 && <Stick pairs={pairs} colour={moulding.colour} face={toMm(moulding.faceWidth)} />}
         {(longFirst ? [...pairs].reverse() : pairs).map((leg) => (
           <div key={leg.side} className={styles.figure}>
-            <span className={styles.count}>{leg.count} of</span>
+            <span className={styles.count}>{CUTTING.ofText(leg.count)}</span>
             <Big value={leg.cut.longPoint} />
             <span className={styles.beside}>
               <span>{leg.side}</span>
               {leg.cut.rabbetLength && (
                 <span>
-                  rabbet <Len value={leg.cut.rabbetLength} bare fine />
+                  {CUTTING.rabbet} <Len value={leg.cut.rabbetLength} bare fine />
                 </span>
               )}
               <span>
-                inside <Len value={leg.shortPoint} bare fine />
+                {CUTTING.inside} <Len value={leg.shortPoint} bare fine />
               </span>
             </span>
           </div>
@@ -86,10 +83,12 @@ export function Legs({ worked }: { worked: WorkedOut }) {
 const Borders = ({ of: sides }: { of: Sides }) => (
   <span className={styles.beside}>
     <span>
-      left <Len value={sides.left} bare fine />, right <Len value={sides.right} bare fine />
+      {CUTTING.left} <Len value={sides.left} bare fine />
+      {CUTTING.right} <Len value={sides.right} bare fine />
     </span>
     <span>
-      top <Len value={sides.top} bare fine />, bottom <Len value={sides.bottom} bare fine />
+      {CUTTING.top} <Len value={sides.top} bare fine />
+      {CUTTING.bottom} <Len value={sides.bottom} bare fine />
     </span>
   </span>
 );
@@ -100,16 +99,14 @@ export function Mats({ worked }: { worked: WorkedOut }) {
   const several = windows.length > 1 ? windows : undefined;
   return (
     <>
-      <p className={styles.lead}>
-        Every layer to one outside size, then the windows from the back: set the guide to each border.
-      </p>
+      <p className={styles.lead}>{CUTTING.everyLayerToOne}</p>
       <div className={styles.figure}>
-        <span className={styles.count}>outside</span>
+        <span className={styles.count}>{CUTTING.outside}</span>
         <BigSize of={worked.sizes.cutPackage} />
       </div>
       {mats.map(({ name, layer, part }, index) => (
         <div key={index} className={styles.figure}>
-          <span className={styles.count}>{part === 'hidden spacer' ? 'hidden spacer' : name.split(',')[0]}</span>
+          <span className={styles.count}>{part === 'hidden spacer' ? CUTTING.hiddenSpacer : name.split(',')[0]}</span>
           <BigSize of={layer!.cut.window} />
           <Borders of={layer!.cut.border} />
         </div>
@@ -117,14 +114,14 @@ export function Mats({ worked }: { worked: WorkedOut }) {
       {several &&
         several.map((window, index) => (
           <div key={index} className={styles.figure}>
-            <span className={styles.count}>{window.title || `window ${index + 1}`}</span>
+            <span className={styles.count}>{window.title || CUTTING.window(index + 1)}</span>
             <BigSize of={window} />
             <span className={styles.beside}>
               <span>
-                from the left of all <Len value={window.left} bare fine />
+                {CUTTING.fromTheLeftOf} <Len value={window.left} bare fine />
               </span>
               <span>
-                from the top <Len value={window.top} bare fine />
+                {CUTTING.fromTheTop} <Len value={window.top} bare fine />
               </span>
             </span>
           </div>
@@ -141,13 +138,13 @@ export function Sheets({ worked, parts, lead }: { worked: WorkedOut; parts: read
       {lead && <p className={styles.lead}>{lead}</p>}
       {flatParts.map((part, index) => (
         <div key={index} className={styles.figure}>
-          <span className={styles.count}>{part.count} of</span>
+          <span className={styles.count}>{CUTTING.ofText(part.count)}</span>
           <BigSize of={part.cut} />
           <span className={styles.beside}>
             <span>{part.name || partName(part.part)}</span>
             {part.first && (
               <span>
-                cut first to <SizeText of={part.first} fine />
+                {CUTTING.cutFirstTo} <SizeText of={part.first} fine />
               </span>
             )}
           </span>
@@ -161,21 +158,21 @@ export function Strips({ worked }: { worked: WorkedOut }) {
   const strips = worked.parts.filter((part): part is StripPart => part.kind === 'strip');
   return (
     <>
-      <p className={styles.lead}>Top and bottom run full, the sides between them.</p>
+      <p className={styles.lead}>{CUTTING.topAndBottomRun}</p>
       {strips.map((part, index) => (
         <div key={index} className={styles.figure}>
-          <span className={styles.count}>{part.count} of</span>
+          <span className={styles.count}>{CUTTING.ofText(part.count)}</span>
           {part.cutLength !== undefined ? <Big value={part.cutLength} /> : <Big value={part.height!} />}
           <span className={styles.beside}>
             <span>{partName(part.part)}</span>
             {part.width !== undefined && (
               <span>
-                <Len value={part.width} fine /> wide
+                <Len value={part.width} fine /> {CUTTING.wide}
               </span>
             )}
             {part.height !== undefined && part.cutLength !== undefined && (
               <span>
-                <Len value={part.height} fine /> deep
+                <Len value={part.height} fine /> {CUTTING.deep}
               </span>
             )}
           </span>

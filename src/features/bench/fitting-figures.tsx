@@ -6,35 +6,36 @@ import { Len } from '@/ui/figures';
 import { hangingText, HARDWARE_NAMES } from '@/words/materials';
 import styles from './bench.module.css';
 import { Big, BigSize } from './big-figures';
+import { FITTING } from '@/words/screens/bench';
 
 export function Hang({ worked }: { worked: WorkedOut }) {
   const { hanging, hardware } = worked;
   const wire = hanging?.by === 'wire' && !hanging.noWire;
   return (
     <>
-      <p className={styles.lead}>
-        {wire ? 'Rings below the outside top; write the drop on the back and on the card.' : `${hangingText(hanging)}.`}
-      </p>
+      <p className={styles.lead}>{wire ? FITTING.ringsBelowTheOutside : `${hangingText(hanging)}.`}</p>
       {wire && (
         <>
           <div className={styles.figure}>
-            <span className={styles.count}>rings</span>
+            <span className={styles.count}>{FITTING.rings}</span>
             <Big value={hanging.ringDrop} />
             <span className={styles.beside}>
-              <span>below the top</span>
+              <span>{FITTING.belowTheTop}</span>
               <span>
-                {hanging.choose ? `rated ${hanging.choose} kg` : 'none in stock is strong enough'}, pull{' '}
-                {hanging.pullKg.toFixed(1)} kg
+                {FITTING.pullKg(
+                  hanging.choose ? FITTING.ratedKg(hanging.choose) : FITTING.noneInStockIs,
+                  hanging.pullKg.toFixed(1),
+                )}
               </span>
             </span>
           </div>
           <div className={styles.figure}>
-            <span className={styles.count}>wire</span>
+            <span className={styles.count}>{FITTING.wire}</span>
             <Big value={hanging.wireCut} />
             <span className={styles.beside}>
-              <span>cut length</span>
+              <span>{FITTING.cutLength}</span>
               <span>
-                peak <Len value={hanging.wireDrop} bare /> below the top
+                {FITTING.peak} <Len value={hanging.wireDrop} bare /> {FITTING.belowTheTop}
               </span>
             </span>
           </div>
@@ -58,7 +59,7 @@ export function Join({ worked }: { worked: WorkedOut }) {
   return (
     <>
       <p className={styles.lead}>
-        Glue both faces. {rabbet ? 'The seat, measured inside after joining,' : 'The inside, after joining,'} should be
+        {FITTING.glueBothFacesShould(rabbet ? FITTING.theSeatMeasuredInside : FITTING.theInsideAfterJoining)}
       </p>
       {seat && (
         <div className={styles.figure}>
@@ -68,7 +69,7 @@ export function Join({ worked }: { worked: WorkedOut }) {
       )}
       {outside && (
         <div className={styles.figure}>
-          <span className={styles.count}>outside</span>
+          <span className={styles.count}>{FITTING.outside}</span>
           <BigSize of={outside} />
         </div>
       )}
@@ -104,10 +105,10 @@ export function Fit({ worked }: { worked: WorkedOut }) {
     <>
       <p className={styles.lead}>
         {held.some((item) => item.item === 'flexible point')
-          ? 'One point in the middle of each side, turn over and look; then all round.'
+          ? FITTING.onePointInThe
           : held.some((item) => item.item === 'spring clip')
-            ? 'Three sides first, hangers into the channel, then the last side and the clips.'
-            : 'Centre it by eye, then fasten.'}
+            ? FITTING.threeSidesFirstHangers
+            : FITTING.centreItByEye}
       </p>
       {held.map((item) => (
         <div key={item.item} className={styles.figure}>
@@ -116,14 +117,14 @@ export function Fit({ worked }: { worked: WorkedOut }) {
           <span className={styles.beside}>
             {item.length && (
               <span>
-                <Len value={item.length} fine /> long
+                <Len value={item.length} fine /> {FITTING.long}
               </span>
             )}
             {item.item === 'flexible point' && stack.room !== undefined && (
-              <span>room behind the package {toMm(stack.room).toFixed(1)} mm</span>
+              <span>{FITTING.roomBehindThePackage(toMm(stack.room).toFixed(1))}</span>
             )}
             {item.item === 'flexible point' && stack.fillerUpTo > 0 && (
-              <span>fill up to {toMm(stack.fillerUpTo).toFixed(1)} mm</span>
+              <span>{FITTING.fillUpToMm(toMm(stack.fillerUpTo).toFixed(1))}</span>
             )}
           </span>
         </div>

@@ -11,6 +11,7 @@ import styles from './bench.module.css';
 import { Big, BigSize } from './big-figures';
 import { Fit, Hang, Join } from './fitting-figures';
 import { Legs, Mats, Sheets, Strips } from './cut-figures';
+import { STEP_SAYS } from '@/words/screens/bench';
 
 function Mount({ worked }: { worked: WorkedOut }) {
   const { sizes, hardware, resolved } = worked;
@@ -23,11 +24,11 @@ function Mount({ worked }: { worked: WorkedOut }) {
           ? `Hinges at the top only, as few as hold it: ${hinge.count}. Window in front, to check that it lies straight.`
           : pins
             ? `${pins.count} pins or stitches, nearly flat, into the board only.`
-            : `${buildName(resolved.design.build)}. Only what was agreed, and so that it comes off again.`}
+            : STEP_SAYS.onlyWhatWasAgreed(buildName(resolved.design.build))}
       </p>
       {sizes.opening && (
         <div className={styles.figure}>
-          <span className={styles.count}>window</span>
+          <span className={styles.count}>{STEP_SAYS.window}</span>
           <BigSize of={sizes.opening} />
         </div>
       )}
@@ -48,7 +49,7 @@ function Materials({ worked }: { worked: WorkedOut }) {
       .map((frame): [string, ReactNode] => [frame.moulding.name, <Len key="m" value={frame.lengthCharged} />]),
     ...worked.stack.layers
       .filter((layer) => layer.size && layer.name)
-      .map((layer): [string, ReactNode] => [layer.name, 'one sheet part']),
+      .map((layer): [string, ReactNode] => [layer.name, STEP_SAYS.oneSheetPart]),
   ];
   return (
     <ul className={styles.list}>
@@ -73,13 +74,7 @@ export function StepFigures({ job, step }: { job: JobView; step: StepKey }) {
     case 'cut-mats':
       return <Mats worked={worked} />;
     case 'cut-glazing':
-      return (
-        <Sheets
-          worked={worked}
-          parts={['glazing', 'pane', 'mirror']}
-          lead="Try it in the frame before the edges are dressed."
-        />
-      );
+      return <Sheets worked={worked} parts={['glazing', 'pane', 'mirror']} lead={STEP_SAYS.tryItInThe} />;
     case 'cut-backing':
       return <Sheets worked={worked} parts={['backing', 'mount board']} lead="" />;
     case 'cut-strips':
@@ -88,21 +83,17 @@ export function StepFigures({ job, step }: { job: JobView; step: StepKey }) {
     case 'mount':
       return <Mount worked={worked} />;
     case 'finish':
-      return <p className={styles.lead}>Coats and grits as the finish asks; let each dry. Match in daylight.</p>;
+      return <p className={styles.lead}>{STEP_SAYS.coatsAndGritsAs}</p>;
     case 'pack':
-      return (
-        <p className={styles.lead}>Everything on the ticket goes with it; corners protected, face to face never.</p>
-      );
+      return <p className={styles.lead}>{STEP_SAYS.everythingOnTheTicket}</p>;
     case 'install':
-      return (
-        <p className={styles.lead}>Fix into structure, by local rules; a licensed installer where they require one.</p>
-      );
+      return <p className={styles.lead}>{STEP_SAYS.fixIntoStructureBy}</p>;
     case 'fit':
       return <Fit worked={worked} />;
     case 'back-and-hang':
       return <Hang worked={worked} />;
     case 'touch-up':
-      return <p className={styles.lead}>Corners last: no wax or colour near the glass.</p>;
+      return <p className={styles.lead}>{STEP_SAYS.cornersLastNoWax}</p>;
     case 'final-check':
     case 'hand-over':
       return null;

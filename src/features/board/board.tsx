@@ -6,13 +6,14 @@ import { useView } from '@/ui/query';
 import { holderName, stateName, stationName, stepName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import styles from './board.module.css';
+import { BOARD } from '@/words/screens/board';
 
 const GROUPS = ['in-work', 'ready-to-start', 'waiting-for-material', 'ready'] as const;
 const EMPTY: Record<string, string> = {
-  'in-work': 'Nothing is being worked on.',
-  'ready-to-start': 'Nothing waits for the saw.',
-  'waiting-for-material': 'Everything that was ordered is here.',
-  ready: 'Nothing waits to be collected.',
+  'in-work': BOARD.nothingIsBeingWorked,
+  'ready-to-start': BOARD.nothingWaitsForThe,
+  'waiting-for-material': BOARD.everythingThatWasOrdered,
+  ready: BOARD.nothingWaitsToBe,
 };
 const DAY = 86_400_000;
 const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Date.parse(today)) / DAY);
@@ -20,14 +21,14 @@ const daysTo = (day: string, today: string) => Math.round((Date.parse(day) - Dat
 function Promised({ day, today, ready }: { day: string; today: string; ready: boolean }) {
   const left = daysTo(day, today);
   if (ready)
-    return left < -7 ? <span className={styles.today}>{-left} days uncollected</span> : <span>{dayName(day)}</span>;
-  if (left < 0)
-    return (
-      <span className={styles.late}>
-        {dayName(day)}, {-left} {left === -1 ? 'day' : 'days'} late
-      </span>
+    return left < -7 ? (
+      <span className={styles.today}>{BOARD.daysUncollected(-left)}</span>
+    ) : (
+      <span>{dayName(day)}</span>
     );
-  if (left === 0) return <span className={styles.today}>today</span>;
+  if (left < 0)
+    return <span className={styles.late}>{BOARD.late(dayName(day), -left, left === -1 ? 'day' : 'days')}</span>;
+  if (left === 0) return <span className={styles.today}>{BOARD.today}</span>;
   return <span>{dayName(day)}</span>;
 }
 
@@ -35,7 +36,7 @@ function Promised({ day, today, ready }: { day: string; today: string; ready: bo
 function Way({ steps }: { steps: readonly BoardJob['steps'][number][] }) {
   const done = steps.filter((step) => step === 'done').length;
   return (
-    <span className={styles.way} role="img" aria-label={`${done} of ${steps.length} steps done`}>
+    <span className={styles.way} role="img" aria-label={BOARD.ofStepsDone(done, steps.length)}>
       {steps.map((step, index) => (
         <i key={index} data-state={step} />
       ))}
@@ -49,22 +50,22 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
       <Link href={`/bench/${job.ticket}`}>
         <b className={styles.ticket}>{job.ticket}</b>
         <span className={styles.title}>
-          {job.title || 'Untitled'} <span className="soft">{job.customer}</span>
+          {job.title || BOARD.untitled} <span className="soft">{job.customer}</span>
         </span>
         <span className={styles.next}>
           {job.hold ? (
-            <span className={styles.hold}>
-              On {holderName(job.hold.who)}: {job.hold.reason}
-            </span>
+            <span className={styles.hold}>{BOARD.on(holderName(job.hold.who), job.hold.reason)}</span>
           ) : (
             job.next && stepName(job.next)
           )}
           {job.failures > 0 && (
-            <span className={styles.failed}>sent back {job.failures === 1 ? 'once' : `${job.failures} times`}</span>
+            <span className={styles.failed}>
+              {BOARD.sentBack(job.failures === 1 ? 'once' : BOARD.times(job.failures))}
+            </span>
           )}
         </span>
         {!job.hold && <Way steps={job.steps} />}
-        {!job.hold && <span className={styles.minutes}>{job.minutesLeft > 0 ? `${job.minutesLeft} min` : ''}</span>}
+        {!job.hold && <span className={styles.minutes}>{job.minutesLeft > 0 ? BOARD.min(job.minutesLeft) : ''}</span>}
         <span className={styles.promise}>
           <Promised day={job.promised} today={today} ready={job.state === 'ready'} />
         </span>
@@ -89,26 +90,27 @@ export function Board({ board: first }: { board: BoardView }) {
       <aside className={styles.side}>
         <h1>{dayName(board.today)}</h1>
         <p className={styles.sum}>
-          {board.jobs.length} jobs open{late > 0 && <span className={styles.late}>, {late} late</span>}
+          {board.jobs.length} {BOARD.jobsOpen}
+          {late > 0 && <span className={styles.late}>{BOARD.late2(late)}</span>}
         </p>
-        <h2>Waiting at each station</h2>
+        <h2>{BOARD.waitingAtEachStation}</h2>
         <ul>
           {[...stations].map(([station, { jobs, soon }]) => (
             <li key={station}>
               <span>{stationName(station)}</span>
               <span>
-                {soon > 0 && <span className={styles.today}>{soon} due soon</span>} <b>{jobs}</b>
+                {soon > 0 && <span className={styles.today}>{BOARD.dueSoon(soon)}</span>} <b>{jobs}</b>
               </span>
             </li>
           ))}
-          {stations.size === 0 && <li className="soft">No work waits anywhere.</li>}
+          {stations.size === 0 && <li className="soft">{BOARD.noWorkWaitsAnywhere}</li>}
         </ul>
       </aside>
       <div className={styles.lists}>
         {held.length > 0 && (
           <section>
             <h2>
-              On hold <span className="soft">{held.length}</span>
+              {BOARD.onHold} <span className="soft">{held.length}</span>
             </h2>
             <ul>
               {held.map((job) => (

@@ -1,5 +1,6 @@
 /** The open interface as a page to read: every path, what it takes and what it says, from the described document itself. */
 import styles from './open-interface.module.css';
+import { INTERFACE } from '@/words/screens/books';
 
 interface Schema {
   readonly type?: string | readonly string[];
@@ -31,7 +32,7 @@ function kindOf(schema: Schema): string {
   if (schema.description) return schema.description.replace(/:.*/, '');
   const others = alternatives(schema);
   if (others.length > 0) return [...new Set(others.map(kindOf))].join(' or ');
-  if (schema.items) return `list of: ${kindOf(schema.items)}`;
+  if (schema.items) return INTERFACE.listOf(kindOf(schema.items));
   if (schema.properties) return `{ ${Object.keys(schema.properties).join(', ')} }`;
   return Array.isArray(schema.type) ? schema.type.join(' or ') : String(schema.type ?? 'any');
 }
@@ -68,7 +69,7 @@ function Body({ schema }: { schema: Schema }) {
   return (
     <>
       <Keys shape={first!} />
-      <p>And by build, the keys of its own:</p>
+      <p>{INTERFACE.andByBuildThe}</p>
       <table>
         <tbody>
           {others
@@ -93,11 +94,10 @@ export function OpenInterface({ document: apiDocument }: { document: ApiDocument
   return (
     <main className={styles.page}>
       <header>
-        <h1>Open interface</h1>
+        <h1>{INTERFACE.openInterface}</h1>
         <p>{apiDocument.info.description}</p>
         <p>
-          Errors are problem details: each has a code, the path of the key, and a sentence.{' '}
-          <a href="/api/v1/openapi.json">The whole description, for machines</a>
+          {INTERFACE.errorsAreProblemDetails} <a href="/api/v1/openapi.json">{INTERFACE.theWholeDescriptionFor}</a>
         </p>
       </header>
       {Object.entries(apiDocument.paths).flatMap(([path, methods]) =>

@@ -7,7 +7,7 @@ import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
 import { holderName, stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
-import { ACCOUNT } from '@/words/screens/collect';
+import { ACCOUNT, MONEY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 import { Cancel } from './cancel';
 import { HandOver } from './hand-over';
@@ -26,7 +26,7 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </h1>
         <p className="soft">
-          Order {order.number}, {stateName(order.state).toLowerCase()}, promised for {dayName(order.promised)}
+          {MONEY.orderPromisedFor(order.number, stateName(order.state).toLowerCase(), dayName(order.promised))}
         </p>
         <ul>
           {order.pieces.map((piece, index) => {
@@ -38,33 +38,31 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
                 <b>{job?.ticket ?? index + 1}</b>
                 {picture ? <SceneSvg scene={picture} width={104} height={104} label={ACCOUNT.picture} /> : <span />}
                 <div>
-                  <p className={styles.title}>{piece.design.piece.title || 'Untitled'}</p>
+                  <p className={styles.title}>{piece.design.piece.title || MONEY.untitled}</p>
                   {piece.agreed && (
                     <p className="soft">
-                      <SizeText of={piece.agreed.sizes.outside ?? piece.agreed.sizes.package} /> outside,{' '}
-                      {piece.agreed.weight.kg.toFixed(1)} kg
+                      <SizeText of={piece.agreed.sizes.outside ?? piece.agreed.sizes.package} /> {MONEY.outside}{' '}
+                      {piece.agreed.weight.kg.toFixed(1)} {MONEY.kg}
                       {hanging?.by === 'wire' && !hanging.noWire && (
                         <>
-                          , hook <Len value={hanging.wireDrop} /> below the top
+                          {MONEY.hook} <Len value={hanging.wireDrop} /> {MONEY.belowTheTop}
                         </>
                       )}
                     </p>
                   )}
-                  {piece.design.insists && <p>Insists on: {piece.design.insists}</p>}
+                  {piece.design.insists && <p>{MONEY.insistsOn(piece.design.insists)}</p>}
                   {job?.hold && (
-                    <p className={styles.hold}>
-                      On hold, {holderName(job.hold.who)}: {job.hold.reason}
-                    </p>
+                    <p className={styles.hold}>{MONEY.onHold(holderName(job.hold.who), job.hold.reason)}</p>
                   )}
                   {job && (
                     <p className={styles.papers}>
                       <a href={`/papers/wall-card/${job.ticket}`} target="_blank" rel="noreferrer">
-                        Wall card
+                        {MONEY.wallCard}
                       </a>
                       <a href={`/papers/ticket/${job.ticket}`} target="_blank" rel="noreferrer">
-                        Ticket
+                        {MONEY.ticket}
                       </a>
-                      <a href={`/bench/${job.ticket}`}>At the bench</a>
+                      <a href={`/bench/${job.ticket}`}>{MONEY.atTheBench}</a>
                     </p>
                   )}
                 </div>
@@ -77,24 +75,24 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
         </ul>
         <p className={styles.papers}>
           <a href={`/papers/quote/${order.number}`} target="_blank" rel="noreferrer">
-            {order.state === 'quoted' ? 'Quote' : 'Order on paper'}
+            {order.state === 'quoted' ? MONEY.quote : MONEY.orderOnPaper}
           </a>
-          <a href={`/desk/${order.number}`}>At the desk</a>
+          <a href={`/desk/${order.number}`}>{MONEY.atTheDesk}</a>
           <Cancel order={order} />
         </p>
       </section>
       <section className={styles.money}>
-        <h2>Money</h2>
+        <h2>{MONEY.money}</h2>
         <dl>
           <div>
-            <dt>Agreed, with tax</dt>
-            <dd>{order.agreed ? <Cash value={total} /> : 'not agreed yet'}</dd>
+            <dt>{MONEY.agreedWithTax}</dt>
+            <dd>{order.agreed ? <Cash value={total} /> : MONEY.notAgreedYet}</dd>
           </div>
         </dl>
         <Ledger order={order} />
         <dl className={styles.balance}>
           <div>
-            <dt>{order.owedBack > 0 ? 'Owed back to the customer' : 'Balance'}</dt>
+            <dt>{order.owedBack > 0 ? MONEY.owedBackToThe : MONEY.balance}</dt>
             <dd>{order.agreed ? <Cash value={order.owedBack > 0 ? order.owedBack : balance} /> : '—'}</dd>
           </div>
         </dl>
@@ -102,7 +100,7 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
           <TakePayment key={order.payments.length} order={order} balance={balance} />
         )}
         {order.state === 'accepted' && balance === 0 && order.openCards.length === 0 && <HandOver order={order} />}
-        {order.state === 'handed-over' && <p className={styles.done}>Handed over and paid.</p>}
+        {order.state === 'handed-over' && <p className={styles.done}>{MONEY.handedOverAndPaid}</p>}
       </section>
     </main>
   );

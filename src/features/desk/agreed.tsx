@@ -7,7 +7,7 @@ import { useView } from '@/ui/query';
 import { Tabs, panelOf } from '@/ui/tabs';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
-import { DESK } from '@/words/screens/desk';
+import { DESK, AGREED } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
 import { PIECES } from './order-bar';
@@ -21,7 +21,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
   return (
     <main className={styles.desk}>
       <div className={styles.order}>
-        <h1>Order {order.number}</h1>
+        <h1>{AGREED.order(order.number)}</h1>
         <span className={styles.customer}>
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </span>
@@ -36,22 +36,22 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
           onChange={setActive}
         />
         <span className={styles.promised}>
-          {order.state === 'accepted' ? 'Promised for' : stateName(order.state)} <b>{dayName(order.promised)}</b>
+          {order.state === 'accepted' ? AGREED.promisedFor : stateName(order.state)} <b>{dayName(order.promised)}</b>
         </span>
       </div>
-      <section className={styles.left} aria-label="What was agreed">
+      <section className={styles.left} aria-label={AGREED.whatWasAgreed}>
         <dl className={styles.facts}>
           <div>
-            <dt>Piece</dt>
+            <dt>{AGREED.piece}</dt>
             <dd>{piece.design.piece.title || '—'}</dd>
           </div>
           <div>
-            <dt>Insists on</dt>
-            <dd>{piece.design.insists || 'Nothing'}</dd>
+            <dt>{AGREED.insistsOn}</dt>
+            <dd>{piece.design.insists || AGREED.nothing}</dd>
           </div>
           {piece.agreed && (
             <div>
-              <dt>Materials</dt>
+              <dt>{AGREED.materials}</dt>
               <dd>
                 {[
                   piece.agreed.resolved.moulding.name,
@@ -69,19 +69,17 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
               <dt>{job.ticket}</dt>
               <dd>
                 {stateName(job.state)}
-                {job.hold && <span>On hold: {job.hold.reason}</span>}
+                {job.hold && <span>{AGREED.onHold(job.hold.reason)}</span>}
               </dd>
             </div>
           )}
         </dl>
-        <p className={styles.aside}>
-          Agreed with price book edition {order.edition}. What was agreed stays as it is; a change is a new order.
-        </p>
+        <p className={styles.aside}>{AGREED.agreedWithPriceBook(order.edition)}</p>
       </section>
       <section className={styles.middle} {...panelOf(PIECES, active)}>
         {piece.agreed && <Drawings worked={piece.agreed} />}
       </section>
-      <section className={styles.right} aria-label="Sizes and price">
+      <section className={styles.right} aria-label={AGREED.sizesAndPrice}>
         <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
           {piece.agreed && <Tape worked={piece.agreed} />}
         </div>
@@ -89,11 +87,11 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         <div className={styles.foot}>
           {job && (
             <Button variant="outlined" href={`/papers/ticket/${job.ticket}`} target="_blank">
-              Ticket
+              {AGREED.ticket}
             </Button>
           )}
           <Button variant="contained" href={`/collect/${order.number}`}>
-            Money and hand-over
+            {AGREED.moneyAndHandOver}
           </Button>
         </div>
       </section>

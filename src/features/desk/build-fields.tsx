@@ -12,12 +12,13 @@ import { sayIssue } from '@/words/issues';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
+import { BUILD_FIELDS } from '@/words/screens/desk';
 
 const SEAT = [
-  ['Inside width, top', 'top'],
-  ['Inside width, bottom', 'bottom'],
-  ['Inside height, left', 'left'],
-  ['Inside height, right', 'right'],
+  [BUILD_FIELDS.insideWidthTop, 'top'],
+  [BUILD_FIELDS.insideWidthBottom, 'bottom'],
+  [BUILD_FIELDS.insideHeightLeft, 'left'],
+  [BUILD_FIELDS.insideHeightRight, 'right'],
 ] as const;
 
 /** Several lengths in one field, with commas between them; taken when all of them can be read. */
@@ -55,7 +56,7 @@ function Lengths({
         }}
       />
       <p className={styles.aside}>
-        {wrong && !wrong.ok ? sayIssue(wrong.issues[0]!, unit) : 'Collar, sides, cuffs, hem: with commas between'}
+        {wrong && !wrong.ok ? sayIssue(wrong.issues[0]!, unit) : BUILD_FIELDS.collarSidesCuffsHem}
       </p>
     </div>
   );
@@ -73,7 +74,7 @@ function OneField({ name, field, piece, unit, desk, shop }: SectionProps & { nam
           label={fieldName(name)}
           path={['own', name]}
           usual={usual as Length | undefined}
-          hint={usual === undefined ? 'may stay empty' : ''}
+          hint={usual === undefined ? BUILD_FIELDS.mayStayEmpty : ''}
           piece={piece}
           unit={unit}
           desk={desk}
@@ -121,7 +122,7 @@ function Seat({
           desk.put(['own'], { ...piece.design.own, [name]: { top: width, bottom: width, left: height, right: height } })
         }
       >
-        Measure the rabbet of the frame
+        {BUILD_FIELDS.measureTheRabbetOf}
       </Button>
     );
   return (

@@ -15,6 +15,7 @@ import { MatSection } from './mat-section';
 import { PieceSection } from './piece-section';
 import type { SectionProps } from './section-props';
 import { BackSection, FrameSection, GlassSection, InsistsSection } from './sections';
+import { CHOICES } from '@/words/screens/desk';
 
 interface Section {
   readonly key: string;
@@ -29,7 +30,7 @@ const short = (design: Design, unit: Unit) =>
 export const SECTIONS: readonly Section[] = [
   {
     key: 'piece',
-    name: 'Piece',
+    name: CHOICES.piece,
     body: PieceSection,
     paths: ['piece', 'own'],
     says: (design, _worked, unit) =>
@@ -37,35 +38,35 @@ export const SECTIONS: readonly Section[] = [
   },
   {
     key: 'mat',
-    name: 'Mat',
+    name: CHOICES.mat,
     body: MatSection,
     paths: ['window', 'mats', 'border', 'several', 'spacer', 'fillet'],
     says: (design, worked) =>
       design.mats.length === 0
-        ? 'No mat'
-        : `${worked?.resolved.mats.map((mat) => mat.name.split(',')[0]).join(' over ') ?? ''}${design.border.mode === 'weighted' ? ', heavier below' : ''}`,
+        ? CHOICES.noMat
+        : `${worked?.resolved.mats.map((mat) => mat.name.split(',')[0]).join(' over ') ?? ''}${design.border.mode === 'weighted' ? CHOICES.heavierBelow : ''}`,
   },
   {
     key: 'frame',
-    name: 'Frame',
+    name: CHOICES.frame,
     body: FrameSection,
     paths: ['frame'],
     says: (_design, worked, unit) =>
       worked
-        ? `${worked.resolved.moulding.name}, ${formatLength(worked.resolved.moulding.faceWidth, unit)} wide`
-        : 'Choose a moulding',
+        ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
+        : CHOICES.chooseAMoulding,
   },
   {
     key: 'glass',
-    name: 'Glass',
+    name: CHOICES.glass,
     body: GlassSection,
     paths: ['glazing'],
     says: (design, worked) =>
-      BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : 'None',
+      BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : CHOICES.none,
   },
   {
     key: 'back',
-    name: 'Back and hang',
+    name: CHOICES.backAndHang,
     body: BackSection,
     paths: ['backing', 'hanging', 'mount', 'scope', 'place', 'finish'],
     says: (design, worked) =>
@@ -78,10 +79,10 @@ export const SECTIONS: readonly Section[] = [
   },
   {
     key: 'insists',
-    name: 'Insists on',
+    name: CHOICES.insistsOn,
     body: InsistsSection,
     paths: ['insists'],
-    says: (design) => design.insists || 'Nothing yet',
+    says: (design) => design.insists || CHOICES.nothingYet,
   },
 ];
 
@@ -108,7 +109,7 @@ export const Choices = memo(function Choices({
                   <FractionText
                     text={
                       section.key === 'piece' && props.piece.typed['piece.width'] === ''
-                        ? 'Not measured yet'
+                        ? CHOICES.notMeasuredYet
                         : section.says(props.piece.design, props.worked, props.unit)
                     }
                   />

@@ -10,6 +10,7 @@ import { hangingText } from '@/words/materials';
 import { Len } from '@/ui/figures';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import styles from './desk.module.css';
+import { DRAWINGS } from '@/words/screens/desk';
 
 const ASIDE = 214;
 
@@ -19,9 +20,12 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
   const section = useMemo(() => sectionScene(worked), [worked]);
   const back = useMemo(() => backScene(worked), [worked]);
   const { hanging, stack } = worked;
-  const room = { fits: 'left', tight: 'left, points want more', loose: 'left: fill it', proud: 'proud of the frame' }[
-    stack.verdict
-  ];
+  const room = {
+    fits: 'left',
+    tight: DRAWINGS.leftPointsWantMore,
+    loose: DRAWINGS.leftFillIt,
+    proud: DRAWINGS.proudOfTheFrame,
+  }[stack.verdict];
   return (
     <div className={styles.wall} ref={ref} data-faded={faded}>
       {box.width > 0 && (
@@ -31,19 +35,19 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
               scene={front}
               width={box.width - ASIDE - 56}
               height={box.height - 32}
-              label="The framed piece from the front"
+              label={DRAWINGS.theFramedPieceFrom}
               letters={17}
               ground="var(--wall)"
             />
           </figure>
           <div className={styles.aside2}>
             <figure>
-              <figcaption>{worked.sizes.inside ? 'Through the frame' : 'Through the rabbet'}</figcaption>
+              <figcaption>{worked.sizes.inside ? DRAWINGS.throughTheFrame : DRAWINGS.throughTheRabbet}</figcaption>
               <SceneSvg
                 scene={section}
                 width={ASIDE}
                 height={box.height * 0.34}
-                label="Section through the rabbet, front above"
+                label={DRAWINGS.sectionThroughTheRabbet}
                 letters={13}
               />
               {stack.room !== undefined && (
@@ -53,12 +57,12 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
               )}
             </figure>
             <figure>
-              <figcaption>From behind</figcaption>
+              <figcaption>{DRAWINGS.fromBehind}</figcaption>
               <SceneSvg
                 scene={back}
                 width={ASIDE - 84}
                 height={box.height * 0.27}
-                label="The back with rings and wire"
+                label={DRAWINGS.theBackWithRings}
                 letters={13}
               />
               {hanging?.by === 'wire' && !hanging.noWire ? (
@@ -66,7 +70,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
                   <b>
                     <Len value={hanging.wireDrop} />
                   </b>{' '}
-                  hook below top
+                  {DRAWINGS.hookBelowTop}
                 </p>
               ) : (
                 <p className={styles.room}>{hangingText(hanging)}</p>

@@ -12,23 +12,24 @@ import { length, mm } from '@/core/units/length';
 import { buildName, shapeName } from '@/words/builds';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
+import { MAT } from '@/words/screens/desk';
 
 const STYLES = [
-  ['bevel', 'Bevelled'],
-  ['reverse', 'Bevel reversed'],
-  ['turned', 'Turned over'],
+  ['bevel', MAT.bevelled],
+  ['reverse', MAT.bevelReversed],
+  ['turned', MAT.turnedOver],
 ] as const;
 const EDGES = [
-  ['covered', 'Covered'],
-  ['floated', 'Floated'],
+  ['covered', MAT.covered],
+  ['floated', MAT.floated],
   ['part', 'A part'],
 ] as const;
 const MODES = [
-  ['equal', 'Equal'],
-  ['weighted', 'Heavier below'],
-  ['sides', 'Narrower sides'],
-  ['four', 'Each'],
-  ['fit', 'To a size'],
+  ['equal', MAT.equal],
+  ['weighted', MAT.heavierBelow],
+  ['sides', MAT.narrowerSides],
+  ['four', MAT.each],
+  ['fit', MAT.toASize],
 ] as const;
 
 /** The same border said another way: what is wide now stays as wide. */
@@ -58,32 +59,32 @@ function Borders({ shop, piece, worked, unit, desk }: SectionProps) {
   return (
     <>
       <Choose
-        label="Borders"
+        label={MAT.borders}
         name="border.mode"
         value={border.mode}
         options={MODES.map(([code, name]) => ({ code, name }))}
         onChange={(mode) => desk.put(['border'], borderAs(mode as Border['mode'], worked, border, settings))}
       />
       <div className={styles.pair}>
-        {border.mode === 'equal' && field('Border', 'all')}
-        {border.mode === 'weighted' && [field('Sides and top', 'all'), field('More below', 'extra')]}
-        {border.mode === 'sides' && [field('Top and bottom', 'all'), field('Sides less', 'less')]}
+        {border.mode === 'equal' && field(MAT.border, 'all')}
+        {border.mode === 'weighted' && [field(MAT.sidesAndTop, 'all'), field(MAT.moreBelow, 'extra')]}
+        {border.mode === 'sides' && [field(MAT.topAndBottom, 'all'), field(MAT.sidesLess, 'less')]}
         {border.mode === 'four' && [
-          field('Left', 'left'),
-          field('Right', 'right'),
-          field('Top', 'top'),
-          field('Bottom', 'bottom'),
+          field(MAT.left, 'left'),
+          field(MAT.right, 'right'),
+          field(MAT.top, 'top'),
+          field(MAT.bottom, 'bottom'),
         ]}
-        {border.mode === 'fit' && [field('Outside width', 'package', 'w'), field('Outside height', 'package', 'h')]}
+        {border.mode === 'fit' && [field(MAT.outsideWidth, 'package', 'w'), field(MAT.outsideHeight, 'package', 'h')]}
       </div>
       {border.mode === 'fit' && (
         <Toggle
-          label="Window in it"
+          label={MAT.windowInIt}
           value={border.how}
           options={[
-            ['centred', 'Centred'],
-            ['optical', 'A little high'],
-            ['bottom-heavy', 'Heavy below'],
+            ['centred', MAT.centred],
+            ['optical', MAT.aLittleHigh],
+            ['bottom-heavy', MAT.heavyBelow],
           ]}
           onChange={(how) => desk.put(['border', 'how'], how)}
         />
@@ -116,21 +117,21 @@ function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
   );
   return (
     <>
-      {!several && <Toggle label="Edge of the piece" value={edge} options={EDGES} onChange={setEdge} />}
-      {edge === 'covered' && field('Overlap on the piece', 'overlap')}
-      {edge === 'floated' && field('Gap round the piece', 'floatGap')}
+      {!several && <Toggle label={MAT.edgeOfThePiece} value={edge} options={EDGES} onChange={setEdge} />}
+      {edge === 'covered' && field(MAT.overlapOnThePiece, 'overlap')}
+      {edge === 'floated' && field(MAT.gapRoundThePiece, 'floatGap')}
       {edge === 'part' && (
         <div className={styles.pair}>
-          {field('Window width', 'opening', 'w')}
-          {field('Window height', 'opening', 'h')}
-          {field('From the left edge', 'opening', 'left')}
-          {field('From the top edge', 'opening', 'top')}
+          {field(MAT.windowWidth, 'opening', 'w')}
+          {field(MAT.windowHeight, 'opening', 'h')}
+          {field(MAT.fromTheLeftEdge, 'opening', 'left')}
+          {field(MAT.fromTheTopEdge, 'opening', 'top')}
         </div>
       )}
       {!several && (
         <div className={styles.pair}>
           <Choose
-            label="Shape"
+            label={MAT.shape}
             name="window.shape"
             value={window.shape ?? 'rectangle'}
             options={SHAPES.map((code) => ({ code, name: shapeName(code) }))}
@@ -141,7 +142,7 @@ function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
           />
           {CORNERED.includes(window.shape ?? 'rectangle') && (
             <Measure
-              label={window.shape === 'arch' ? 'Rise' : 'Corner'}
+              label={window.shape === 'arch' ? MAT.rise : MAT.corner}
               path={['window', 'corner']}
               usual={worked?.sizes.opening && cornerOf({ shape: window.shape! }, worked.sizes.opening)}
               piece={piece}
@@ -168,7 +169,7 @@ function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
         size="small"
         onClick={() => desk.put(['several'], { windows: [one, one], layout: 'row', bridge })}
       >
-        Several windows
+        {MAT.severalWindows}
       </Button>
     );
   }
@@ -178,30 +179,36 @@ function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
   return (
     <>
       <Toggle
-        label="Windows laid out"
+        label={MAT.windowsLaidOut}
         value={several.layout}
         options={[
-          ['row', 'Row'],
-          ['column', 'Column'],
-          ['grid', 'Grid'],
+          ['row', MAT.row],
+          ['column', MAT.column],
+          ['grid', MAT.grid],
         ]}
         onChange={(layout) => desk.put(['several', 'layout'], layout)}
       />
       <div className={styles.pair}>
-        <Measure label="Bridge across" path={['several', 'bridge', 'across']} piece={piece} unit={unit} desk={desk} />
-        <Measure label="Bridge down" path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
+        <Measure
+          label={MAT.bridgeAcross}
+          path={['several', 'bridge', 'across']}
+          piece={piece}
+          unit={unit}
+          desk={desk}
+        />
+        <Measure label={MAT.bridgeDown} path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
       </div>
       {windows.map((window, index) => (
         <div key={index} className={styles.pair}>
           <Measure
-            label={window.title || `Piece ${index + 1}, width`}
+            label={window.title || MAT.pieceWidth(index + 1)}
             path={['several', 'windows', index, 'width']}
             piece={piece}
             unit={unit}
             desk={desk}
           />
           <Measure
-            label="Height"
+            label={MAT.height}
             path={['several', 'windows', index, 'height']}
             piece={piece}
             unit={unit}
@@ -210,22 +217,22 @@ function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
         </div>
       ))}
       <Button variant="text" size="small" onClick={() => add({})}>
-        One more window
+        {MAT.oneMoreWindow}
       </Button>
       <Button
         variant="text"
         size="small"
-        onClick={() => add({ title: 'Title', height: settings.bridgeLeast, width: windows[0]!.width })}
+        onClick={() => add({ title: MAT.title, height: settings.bridgeLeast, width: windows[0]!.width })}
       >
-        A title plate
+        {MAT.aTitlePlate}
       </Button>
       {windows.length > 2 && (
         <Button variant="text" size="small" onClick={() => desk.put(['several', 'windows'], windows.slice(0, -1))}>
-          Take the last out
+          {MAT.takeTheLastOut}
         </Button>
       )}
       <Button variant="text" size="small" onClick={() => desk.put(['several'], undefined)}>
-        One window only
+        {MAT.oneWindowOnly}
       </Button>
     </>
   );
@@ -237,7 +244,7 @@ export function MatSection(props: SectionProps) {
   const settings = defaultSettings(shop.homeUnit);
   const { mats } = design;
   const build = BUILDS[design.build];
-  if (!build.uses.includes('mats')) return <p className={styles.aside}>{buildName(design.build)}: no mat in it.</p>;
+  if (!build.uses.includes('mats')) return <p className={styles.aside}>{MAT.noMatInIt(buildName(design.build))}</p>;
   const seen = worked?.sizes.visibleBorder;
   const mayGo = mats.length > 1 || !build.needsMat;
   return (
@@ -245,14 +252,14 @@ export function MatSection(props: SectionProps) {
       {mats.map((mat, index) => (
         <div key={index} className={styles.layer}>
           <Choose
-            label={index === 0 ? 'Top mat' : index === 1 ? 'Second mat' : 'Third mat'}
+            label={index === 0 ? MAT.topMat : index === 1 ? MAT.secondMat : MAT.thirdMat}
             name={`mats.${index}.board`}
             value={codeOf(mat.board)}
             options={shop.lists.mats}
             onChange={(code) => desk.put(['mats', index, 'board'], { code })}
           />
           <Choose
-            label="Window edge"
+            label={MAT.windowEdge}
             name={`mats.${index}.style`}
             value={mat.style ?? 'bevel'}
             options={STYLES.map(([code, name]) => ({ code, name }))}
@@ -261,16 +268,16 @@ export function MatSection(props: SectionProps) {
           {(index > 0 || (mayGo && mats.length === 1)) && (
             <div className={styles.reveal}>
               {index > 0 && (
-                <Measure label="Shows" path={['mats', index, 'reveal']} piece={piece} unit={unit} desk={desk} />
+                <Measure label={MAT.shows} path={['mats', index, 'reveal']} piece={piece} unit={unit} desk={desk} />
               )}
               {index === mats.length - 1 && mayGo && (
                 <Button
                   variant="text"
                   size="small"
-                  aria-label="Take this mat out"
+                  aria-label={MAT.takeThisMatOut}
                   onClick={() => desk.put(['mats'], mats.slice(0, -1))}
                 >
-                  Take out
+                  {MAT.takeOut}
                 </Button>
               )}
             </div>
@@ -294,7 +301,7 @@ export function MatSection(props: SectionProps) {
             )
           }
         >
-          {mats.length === 0 ? 'Add a mat' : 'Add a mat under it'}
+          {mats.length === 0 ? MAT.addAMat : MAT.addAMatUnder}
         </Button>
       )}
       {mats.length > 0 && (
@@ -303,13 +310,13 @@ export function MatSection(props: SectionProps) {
           {build.uses.includes('window') && <WindowFields {...props} />}
           <SeveralFields {...props} />
           <Tick
-            label="Hidden spacer behind it, for a piece that sheds"
+            label={MAT.hiddenSpacerBehindIt}
             checked={design.spacer !== undefined}
             onChange={(on) => desk.put(['spacer'], on ? { setBack: settings.setBack } : undefined)}
           />
           <FromList
-            label="Fillet in the window"
-            none="No fillet"
+            label={MAT.filletInTheWindow}
+            none={MAT.noFillet}
             value={design.fillet && codeOf(design.fillet.moulding)}
             options={shop.lists.mouldings.filter((moulding) => moulding.faceWidth <= mm(22))}
             onChange={(code) => desk.put(['fillet'], code && { moulding: { code }, lip: length(1016) })}
@@ -318,7 +325,7 @@ export function MatSection(props: SectionProps) {
       )}
       {seen && (
         <p className={styles.aside}>
-          Seen in the frame: <Len value={seen.left} /> at the sides, <Len value={seen.bottom} /> below
+          {MAT.seenInTheFrame} <Len value={seen.left} /> {MAT.atTheSides} <Len value={seen.bottom} /> {MAT.below}
         </p>
       )}
     </>

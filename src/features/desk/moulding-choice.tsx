@@ -12,6 +12,7 @@ import { ProfileMark } from '@/ui/profile-mark';
 import { focusNext } from '@/ui/length-field';
 import styles from './desk.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
+import { MOULDINGS } from '@/words/screens/desk';
 
 const SHOWN = 60;
 
@@ -50,10 +51,10 @@ export const MouldingChoice = memo(function MouldingChoice({
         type="search"
         value={text}
         readOnly={!useHydrated()}
-        placeholder={`Search ${shop.lists.mouldings.length} mouldings`}
+        placeholder={MOULDINGS.searchMouldings(shop.lists.mouldings.length)}
         slotProps={{
           input: {
-            'aria-label': 'Search mouldings',
+            'aria-label': MOULDINGS.searchMouldings2,
             role: 'combobox',
             'aria-controls': 'mouldings',
             'aria-expanded': true,
@@ -72,7 +73,7 @@ export const MouldingChoice = memo(function MouldingChoice({
           event.preventDefault();
         }}
       />
-      <ul role="listbox" id="mouldings" aria-label="Mouldings">
+      <ul role="listbox" id="mouldings" aria-label={MOULDINGS.mouldings}>
         {mouldings.slice(0, SHOWN).map((one) => (
           <ButtonBase
             key={one.code}
@@ -87,7 +88,7 @@ export const MouldingChoice = memo(function MouldingChoice({
             <span>
               {one.name}
               <span className={styles.says}>
-                {one.code} · <Len value={one.faceWidth} /> wide
+                {one.code} · <Len value={one.faceWidth} /> {MOULDINGS.wide}
               </span>
             </span>
             <span className={styles.rate}>
@@ -97,14 +98,10 @@ export const MouldingChoice = memo(function MouldingChoice({
           </ButtonBase>
         ))}
       </ul>
-      {mouldings.length > SHOWN && (
-        <p className={styles.aside}>{mouldings.length - SHOWN} more; type a word of the name or finish.</p>
-      )}
+      {mouldings.length > SHOWN && <p className={styles.aside}>{MOULDINGS.moreTypeAWord(mouldings.length - SHOWN)}</p>}
       {mouldings.length === 0 && (
         <p className={styles.aside}>
-          {shop.lists.mouldings.length === 0
-            ? 'The price list is empty. Import a supplier’s list in Books.'
-            : 'No moulding has these words.'}
+          {shop.lists.mouldings.length === 0 ? MOULDINGS.thePriceListIs : MOULDINGS.noMouldingHasThese}
         </p>
       )}
     </div>

@@ -15,6 +15,7 @@ import { length } from '@/core/units/length';
 import { buildName } from '@/words/builds';
 import { Choose, Measure, TextField, Tick, Toggle } from './inputs';
 import { type SectionProps } from './section-props';
+import { PIECE_FIELDS } from '@/words/screens/desk';
 
 /** As weighed, in kilograms; what cannot be read is said and not taken. */
 function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: number | undefined) => void }) {
@@ -24,7 +25,7 @@ function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: numb
   return (
     <div>
       <TextField
-        label="Weighs, in kg"
+        label={PIECE_FIELDS.weighsInKg}
         name="piece.kg"
         value={text}
         most={20}
@@ -35,7 +36,7 @@ function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: numb
           else if (kilos > 0 && kilos <= 10_000) onChange(kilos);
         }}
       />
-      {wrong && <p className={styles.aside}>“{text}” is not a weight. Expected something like 1.5.</p>}
+      {wrong && <p className={styles.aside}>{PIECE_FIELDS.isNotAWeight(text)}</p>}
     </div>
   );
 }
@@ -48,7 +49,8 @@ function OutOfSquare({ worked, shop }: { worked: WorkedOut | undefined; shop: Sh
   if (difference <= defaultSettings(shop.homeUnit).squareTolerance) return null;
   return (
     <p className={styles.aside}>
-      Out of square by <Len value={difference} fine />: the larger measure sizes what is behind, the smaller the window.
+      {PIECE_FIELDS.outOfSquareBy} <Len value={difference} fine />
+      {PIECE_FIELDS.theLargerMeasureSizes}
     </p>
   );
 }
@@ -58,7 +60,7 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
   return (
     <>
       <TextField
-        label="Name"
+        label={PIECE_FIELDS.name}
         name="title"
         value={it.title}
         most={120}
@@ -66,14 +68,14 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       />
       <div className={styles.pair}>
         <Choose
-          label="Kind"
+          label={PIECE_FIELDS.kind}
           name="kind"
           value={it.kind}
           options={PIECE_KINDS.map((code) => ({ code, name: KIND_NAMES[code]! }))}
           onChange={(kind) => desk.put(['piece', 'kind'], kind)}
         />
         <Choose
-          label="Built as"
+          label={PIECE_FIELDS.builtAs}
           name="build"
           value={piece.design.build}
           options={BUILD_CODES.map((code) => ({ code, name: buildName(code) }))}
@@ -82,19 +84,31 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       </div>
       <div className={styles.pair}>
         <Measure
-          label="Width"
+          label={PIECE_FIELDS.width}
           path={['piece', 'width']}
-          hint={piece.typed['piece.width'] === '' ? 'or both: 12 x 16' : ''}
+          hint={piece.typed['piece.width'] === '' ? PIECE_FIELDS.orBoth12X : ''}
           piece={piece}
           unit={unit}
           desk={desk}
         />
-        <Measure label="Height" path={['piece', 'height']} piece={piece} unit={unit} desk={desk} />
+        <Measure label={PIECE_FIELDS.height} path={['piece', 'height']} piece={piece} unit={unit} desk={desk} />
       </div>
       {it.width2 !== undefined && it.height2 !== undefined ? (
         <div className={styles.pair}>
-          <Measure label="Width, lower end" path={['piece', 'width2']} piece={piece} unit={unit} desk={desk} />
-          <Measure label="Height, right end" path={['piece', 'height2']} piece={piece} unit={unit} desk={desk} />
+          <Measure
+            label={PIECE_FIELDS.widthLowerEnd}
+            path={['piece', 'width2']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+          <Measure
+            label={PIECE_FIELDS.heightRightEnd}
+            path={['piece', 'height2']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
         </div>
       ) : (
         <Button
@@ -102,24 +116,24 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
           size="small"
           onClick={() => desk.put(['piece'], { ...it, width2: it.width, height2: it.height })}
         >
-          Measure the other ends too
+          {PIECE_FIELDS.measureTheOtherEnds}
         </Button>
       )}
       <OutOfSquare worked={worked} shop={shop} />
       <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
       <Toggle
-        label="Original or reproduction"
+        label={PIECE_FIELDS.originalOrReproduction}
         value={it.irreplaceable ? 'original' : 'reproduction'}
         options={[
-          ['reproduction', 'Reproduction'],
-          ['original', 'Original'],
+          ['reproduction', PIECE_FIELDS.reproduction],
+          ['original', PIECE_FIELDS.original],
         ]}
         onChange={(to) => desk.put(['piece', 'irreplaceable'], to === 'original')}
       />
-      <Tick label="Signed" checked={it.signed} onChange={(on) => desk.put(['piece', 'signed'], on)} />
+      <Tick label={PIECE_FIELDS.signed} checked={it.signed} onChange={(on) => desk.put(['piece', 'signed'], on)} />
       {['canvas', 'panel', 'painting'].includes(it.kind) && (
         <Tick
-          label="Thick paint"
+          label={PIECE_FIELDS.thickPaint}
           checked={it.thickPaint ?? false}
           onChange={(on) => desk.put(['piece', 'thickPaint'], on || undefined)}
         />
@@ -129,7 +143,7 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       )}
       {(it.kind === 'canvas' || it.keyed) && (
         <Tick
-          label="Keyed stretcher"
+          label={PIECE_FIELDS.keyedStretcher}
           checked={it.keyed ?? false}
           onChange={(on) => desk.put(['piece', 'keyed'], on || undefined)}
         />

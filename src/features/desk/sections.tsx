@@ -13,17 +13,14 @@ import { buildName, matterName, mountName, practiceName, scopeName } from '@/wor
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
+import { SECTION } from '@/words/screens/desk';
 
 export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
   const { frame, build } = piece.design;
   const { walled, keepsFrame } = BUILDS[build];
   return (
     <>
-      {keepsFrame && (
-        <p className={styles.aside}>
-          The customer’s own: choose what is nearest in width and depth. It is not charged.
-        </p>
-      )}
+      {keepsFrame && <p className={styles.aside}>{SECTION.theCustomersOwnChoose}</p>}
       <MouldingChoice
         shop={shop}
         chosen={codeOf(frame.moulding)}
@@ -32,15 +29,15 @@ export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
       {!walled && (
         <>
           <Measure
-            label="Allowance in the rabbet"
+            label={SECTION.allowanceInTheRabbet}
             path={['frame', 'allowance']}
             piece={piece}
             unit={unit}
             desk={desk}
           />
           <FromList
-            label="Liner inside it"
-            none="No liner"
+            label={SECTION.linerInsideIt}
+            none={SECTION.noLiner}
             value={frame.inner?.[0] && codeOf(frame.inner[0].moulding)}
             options={shop.lists.mouldings}
             onChange={(code) =>
@@ -49,8 +46,20 @@ export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
           />
           {frame.outside ? (
             <div className={styles.pair}>
-              <Measure label="Outside width" path={['frame', 'outside', 'w']} piece={piece} unit={unit} desk={desk} />
-              <Measure label="Outside height" path={['frame', 'outside', 'h']} piece={piece} unit={unit} desk={desk} />
+              <Measure
+                label={SECTION.outsideWidth}
+                path={['frame', 'outside', 'w']}
+                piece={piece}
+                unit={unit}
+                desk={desk}
+              />
+              <Measure
+                label={SECTION.outsideHeight}
+                path={['frame', 'outside', 'h']}
+                piece={piece}
+                unit={unit}
+                desk={desk}
+              />
             </div>
           ) : null}
           <SameOutside frame={frame} desk={desk} size={defaultSettings(shop.homeUnit).border} />
@@ -69,17 +78,17 @@ function SameOutside({ frame, desk, size }: { frame: Design['frame']; desk: Sect
       size="small"
       onClick={() => desk.put(['frame', 'outside'], wanted ? undefined : { w: times(size, 7), h: times(size, 9) })}
     >
-      {wanted ? 'Its own outside size' : 'Same outside as another frame'}
+      {wanted ? SECTION.itsOwnOutsideSize : SECTION.sameOutsideAsAnother}
     </Button>
   );
 }
 
 export function GlassSection({ shop, piece, desk }: SectionProps) {
   if (!BUILDS[piece.design.build].uses.includes('glazing'))
-    return <p className={styles.aside}>{buildName(piece.design.build)}: nothing to glaze.</p>;
+    return <p className={styles.aside}>{SECTION.nothingToGlaze(buildName(piece.design.build))}</p>;
   return (
     <Choose
-      label="Glazing"
+      label={SECTION.glazing}
       name="glazing"
       value={codeOf(piece.design.glazing)}
       options={shop.lists.glazings}
@@ -101,7 +110,7 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
     <>
       {uses('backing') && (
         <Choose
-          label="Backing"
+          label={SECTION.backing}
           name="backing"
           value={codeOf(piece.design.backing)}
           options={shop.lists.backings}
@@ -110,8 +119,8 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
       )}
       {uses('mountBoard') && (
         <FromList
-          label="Mount board behind it"
-          none="No mount board"
+          label={SECTION.mountBoardBehindIt}
+          none={SECTION.noMountBoard}
           value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
           options={shop.lists.mats}
           onChange={(code) => desk.put(['mountBoard'], code && { code })}
@@ -119,7 +128,7 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
       )}
       {uses('mount') && (
         <Choose
-          label="Held by"
+          label={SECTION.heldBy}
           name="mount"
           value={mountOf(piece.design)}
           options={MOUNTS.map((code) => ({ code, name: mountName(code) }))}
@@ -127,37 +136,37 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
         />
       )}
       <Choose
-        label="Supplied as"
+        label={SECTION.suppliedAs}
         name="scope"
         value={piece.design.scope ?? 'ready to hang'}
         options={SCOPES.map((code) => ({ code, name: scopeName(code) }))}
         onChange={(scope) => desk.put(['scope'], scope)}
       />
       <Toggle
-        label="Hangs by"
+        label={SECTION.hangsBy}
         value={hanging.by ?? 'wire'}
         options={[
-          ['wire', 'Wire'],
-          ['hooks', 'Two hooks'],
-          ['sawtooth', 'Sawtooth'],
+          ['wire', SECTION.wire],
+          ['hooks', SECTION.twoHooks],
+          ['sawtooth', SECTION.sawtooth],
         ]}
         onChange={(by) => desk.put(['hanging', 'by'], by === 'wire' ? undefined : by)}
       />
-      <p className={styles.aside}>Rings below the top</p>
+      <p className={styles.aside}>{SECTION.ringsBelowTheTop}</p>
       <Toggle
-        label="Rings below the top"
+        label={SECTION.ringsBelowTheTop}
         value={mode}
         options={[
           ['third', 'A third'],
           ['quarter', 'A quarter'],
-          ['distance', 'Set'],
-          ['none', 'No wire'],
+          ['distance', SECTION.set],
+          ['none', SECTION.noWire],
         ]}
         onChange={setRings}
       />{' '}
       {mode === 'distance' && (
         <Measure
-          label="Rings below the top"
+          label={SECTION.ringsBelowTheTop}
           path={['hanging', 'rings', 'distance']}
           piece={piece}
           unit={unit}
@@ -166,7 +175,7 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
       )}
       {mode !== 'none' && (
         <Choose
-          label="Slack in the wire"
+          label={SECTION.slackInTheWire}
           name="slack"
           value={hanging.slack}
           options={['0.01', '0.02', '0.05', '0.1', '0.15'].map((code) => ({
@@ -187,7 +196,7 @@ function Practices({ shop, piece, desk }: Pick<SectionProps, 'shop' | 'piece' | 
   const { practice } = piece.design;
   return (
     <details className={styles.more}>
-      <summary>Done another way</summary>
+      <summary>{SECTION.doneAnotherWay}</summary>
       {MATTERS.map((matter) => (
         <Choose
           key={matter}
@@ -205,7 +214,7 @@ function Practices({ shop, piece, desk }: Pick<SectionProps, 'shop' | 'piece' | 
 export function InsistsSection({ piece, desk }: SectionProps) {
   return (
     <TextField
-      label="What must not be forgotten"
+      label={SECTION.whatMustNotBe}
       name="insists"
       value={piece.design.insists}
       most={400}

@@ -19,6 +19,7 @@ import { sayCaution, sayWayOut } from '@/words/issues';
 import { figureName, legName, partName } from '@/words/builds';
 import { HARDWARE_NAMES, LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
+import { TAPE } from '@/words/screens/desk';
 
 function Line({
   name,
@@ -72,12 +73,12 @@ export function CautionNote({ caution, onApply }: { caution: Caution; onApply?: 
 }
 
 const SIZES = [
-  ['Window', 'opening'],
-  ['Package', 'package'],
-  ['Rabbet', 'rabbet'],
-  ['Inside', 'inside'],
-  ['Sight', 'sight'],
-  ['Outside', 'outside'],
+  [TAPE.window, 'opening'],
+  [TAPE.packageText, 'package'],
+  [TAPE.rabbet, 'rabbet'],
+  [TAPE.inside, 'inside'],
+  [TAPE.sight, 'sight'],
+  [TAPE.outside, 'outside'],
 ] as const;
 
 /** The lengths a build adds, under their names; a size as two figures. */
@@ -111,10 +112,10 @@ const HANGING_WORKINGS = [
 const adjustments = (price: PiecePrice): [string, number][] =>
   (
     [
-      ['For several alike', price.quantityBreak],
-      ['Sooner than usual', price.rush],
-      ['Discount', price.discount],
-      ['Rounding', price.rounding],
+      [TAPE.forSeveralAlike, price.quantityBreak],
+      [TAPE.soonerThanUsual, price.rush],
+      [TAPE.discount, price.discount],
+      [TAPE.rounding, price.rounding],
     ] as [string, number | undefined][]
   ).flatMap(([name, amount]) => (amount ? [[name, amount]] : []));
 
@@ -145,7 +146,7 @@ function PartLine({ part }: { part: Part }) {
           {part.count} {legName(part.of)}, {part.side}
         </span>
         <span className="num">
-          <Len value={part.cut.longPoint} bare fine /> long point
+          <Len value={part.cut.longPoint} bare fine /> {TAPE.longPoint}
         </span>
       </>
     );
@@ -206,8 +207,8 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
   const both = (key: string) => ['w', 'h'].flatMap((side) => workings[`sizes.${key}.${side}`] ?? []);
   return (
     <div className={styles.tape} data-former={former}>
-      {former && <p className={styles.former}>An example, until all measures are read.</p>}
-      <h2>Sizes</h2>
+      {former && <p className={styles.former}>{TAPE.anExampleUntilAll}</p>}
+      <h2>{TAPE.sizes}</h2>
       <ul>
         {SIZES.map(([name, key]) => [
           sizes[key] && !(key === 'sight' && sizes.inside) && (
@@ -218,8 +219,8 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         <OwnFigures worked={worked} />
         {under('own')}
         <Line
-          name="Stack"
-          note={stack.room === undefined ? undefined : `room ${toMm(stack.room).toFixed(1)} mm`}
+          name={TAPE.stack}
+          note={stack.room === undefined ? undefined : TAPE.roomMm(toMm(stack.room).toFixed(1))}
           figure={<Len value={stack.total} unit="mm" fine />}
           workings={['stack.total', 'stack.room'].flatMap((key) => workings[key] ?? [])}
         />
@@ -229,7 +230,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         )}
         {hanging?.by === 'wire' && !hanging.noWire && (
           <Line
-            name="Hook below top"
+            name={TAPE.hookBelowTop}
             figure={<Len value={hanging.wireDrop} />}
             workings={HANGING_WORKINGS.flatMap((key) => workings[key] ?? [])}
           />
@@ -238,7 +239,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         <li className={styles.line}>
           <ButtonBase aria-expanded={parts} onClick={() => setParts(!parts)}>
             <span>
-              Parts <small className="soft">cut sizes, {weight.kg.toFixed(1)} kg</small>
+              {TAPE.parts} <small className="soft">{TAPE.cutSizesKg(weight.kg.toFixed(1))}</small>
             </span>
             <span className="num">{worked.parts.reduce((sum, part) => sum + part.count, 0)}</span>
           </ButtonBase>
@@ -248,7 +249,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
       </ul>
       {price && (
         <>
-          <h2>Price</h2>
+          <h2>{TAPE.price}</h2>
           <ul>
             <PriceLines lines={price.lines} />
             {adjustments(price).map(([name, amount]) => (
@@ -279,14 +280,17 @@ export function Totals({
   return (
     <dl className={styles.total}>
       <div>
-        <dt>This piece</dt>
+        <dt>{TAPE.thisPiece}</dt>
         <dd>{piece ? <Cash value={piece.price} /> : '—'}</dd>
       </div>
       {order?.tax.map((tax) => (
         <div key={tax.percent}>
           <dt>
-            Tax {tax.percent} %{pieces > 1 ? `, ${pieces} pieces` : ''}
-            {order.taxMode === 'inclusive' ? ' contained' : ''}
+            {TAPE.tax(
+              tax.percent,
+              pieces > 1 ? TAPE.pieces(pieces) : '',
+              order.taxMode === 'inclusive' ? ' contained' : '',
+            )}
           </dt>
           <dd>
             <Cash value={tax.amount} />
@@ -294,13 +298,13 @@ export function Totals({
         </div>
       ))}
       <div>
-        <dt>Order with tax</dt>
+        <dt>{TAPE.orderWithTax}</dt>
         <dd>
           <b>{order ? <Cash value={order.total} /> : '—'}</b>
         </dd>
       </div>
       <div>
-        <dt>Deposit</dt>
+        <dt>{TAPE.deposit}</dt>
         <dd>{order ? <Cash value={order.deposit} /> : '—'}</dd>
       </div>
     </dl>

@@ -1,6 +1,7 @@
 /** What the rack and the plans say. */
 import type { PlanFigures } from '@/core/cutting/plan-figures';
 import { formatMoney, money } from '@/core/units/money';
+import { RACK_WORDS } from '@/words/screens/rack';
 
 export const cents = (value: number): string => formatMoney(money(Math.round(value)));
 export const percent = (share: number): string =>
@@ -8,23 +9,23 @@ export const percent = (share: number): string =>
 
 /** How much better a plan could be, in plain words. */
 export function gapWords({ optimal, gap, cost, bound, opened }: PlanFigures, inMoney = true): string {
-  if (opened === 0) return 'Nothing to cut.';
-  if (optimal) return 'Nothing cheaper is possible.';
-  return `At most ${percent(gap)}${inMoney ? ` (${cents(cost - bound)})` : ''} could still be saved.`;
+  if (opened === 0) return RACK_WORDS.nothingToCut;
+  if (optimal) return RACK_WORDS.nothingCheaperIsPossible;
+  return RACK_WORDS.atMostCouldStill(percent(gap), inMoney ? ` (${cents(cost - bound)})` : '');
 }
 
 export const WAY_NAMES = {
-  sticks: 'Whole sticks, offcuts kept',
-  'cut-legs': 'Legs cut by the supplier',
-  'ready-made': 'Ready-made, standard size',
+  sticks: RACK_WORDS.wholeSticksOffcutsKept,
+  'cut-legs': RACK_WORDS.legsCutByThe,
+  'ready-made': RACK_WORDS.readyMadeStandardSize,
 } as const;
 
 export const ORIGIN_NAMES = {
   typed: '',
-  list: 'from a list',
+  list: RACK_WORDS.fromAList,
   offcut: 'offcut',
-  'drop-out': 'window drop-out',
-  spoiled: 'left of a spoiled cut',
+  'drop-out': RACK_WORDS.windowDropOut,
+  spoiled: RACK_WORDS.leftOfASpoiled,
 } as const;
 
 /** The share of what was opened that was lost. */

@@ -6,6 +6,7 @@ import { sheetScene, stickScene } from '@/core/drawing/cuts';
 import type { ListedMaterials } from '@/core/materials';
 import type { Unit } from '@/core/units/length';
 import { SOFT, Sheet } from './sheet';
+import { CUT_SHEET } from '@/words/screens/papers';
 
 /** What stays free at the foot of a page. */
 const BOTTOM = 15;
@@ -58,9 +59,9 @@ function drawStick(paper: Paper, bar: PlannedBar, { sticks }: CutRequests, wide:
   const lengths = new Map(sticks.frames.flatMap(({ legs }) => legs.map((leg) => [leg.id, leg.length] as const)));
   const short = (mm: number) => sheet.length(lengthOf(mm), { bare: true });
   paper.room(24 + 5 * bar.pieces.length);
-  const kept = bar.offcut > 0 ? `, keep ${sheet.length(lengthOf(bar.offcut))}` : '';
+  const kept = bar.offcut > 0 ? CUT_SHEET.keep(sheet.length(lengthOf(bar.offcut))) : '';
   sheet.text(
-    `${rack ? rack.id : 'New stick'}, ${sheet.length(lengthOf(length))}${rack?.batch ? `, batch ${rack.batch}` : ''}${kept}`,
+    `${rack ? rack.id : CUT_SHEET.newStick}, ${sheet.length(lengthOf(length))}${rack?.batch ? CUT_SHEET.batch(rack.batch) : ''}${kept}`,
     LEFT,
     paper.y,
     { size: 10.5 },
@@ -84,8 +85,8 @@ function drawStick(paper: Paper, bar: PlannedBar, { sticks }: CutRequests, wide:
     sheet.text(`${at + 1}`, LEFT + 4, paper.y, { size: 10, colour: SOFT, align: 'right' });
     sheet.box(LEFT + 7, paper.y - 3, 3.4, 3.4);
     sheet.text(leg, LEFT + 14, paper.y, { size: 10.5 });
-    sheet.text(`stop ${short(long)}`, LEFT + 96, paper.y, { size: 11, weight: 'bold', align: 'right' });
-    sheet.text(`from ${short(from)} to ${short(from + long)}`, LEFT + 104, paper.y, { size: 10, colour: SOFT });
+    sheet.text(CUT_SHEET.stop(short(long)), LEFT + 96, paper.y, { size: 11, weight: 'bold', align: 'right' });
+    sheet.text(CUT_SHEET.fromTo(short(from), short(from + long)), LEFT + 104, paper.y, { size: 10, colour: SOFT });
     paper.y += 5;
   }
   paper.y += 3;
@@ -101,7 +102,9 @@ function drawSheet(paper: Paper, one: PlannedSheet, { sheets }: CutRequests): vo
   const box = 78;
   const lines = one.cuts.length + one.parts.length + one.offcuts.length + 3;
   paper.room(Math.max(box + 10, lines * 4.6 + 12));
-  sheet.text(`${rack ? rack.id : 'New sheet'}, ${short(size.w)} × ${short(size.h)}`, LEFT, paper.y, { size: 10.5 });
+  sheet.text(`${rack ? rack.id : CUT_SHEET.newSheet}, ${short(size.w)} × ${short(size.h)}`, LEFT, paper.y, {
+    size: 10.5,
+  });
   const scene = sheetScene(one, {
     w: size.w,
     h: size.h,
@@ -116,32 +119,25 @@ function drawSheet(paper: Paper, one: PlannedSheet, { sheets }: CutRequests): vo
     sheet.text(text, x, y, { size: 10, weight, colour });
     y += 4.6;
   };
-  line('Cuts, edge to edge', 'bold');
+  line(CUT_SHEET.cutsEdgeToEdge, 'bold');
   for (const [at, cut] of one.cuts.entries())
-    line(`${at + 1}.  ${cut.axis === 'x' ? 'from the left' : 'from the top'} ${short(cut.at)}`);
+    line(`${at + 1}.  ${cut.axis === 'x' ? CUT_SHEET.fromTheLeft : CUT_SHEET.fromTheTop} ${short(cut.at)}`);
   y += 1.5;
   for (const { part } of one.parts) line(`${part}  ${short(parts.get(part)!.w)} × ${short(parts.get(part)!.h)}`);
-  for (const { w, h } of one.offcuts) line(`keep ${short(w)} × ${short(h)}`, 'text', SOFT);
+  for (const { w, h } of one.offcuts) line(CUT_SHEET.keep2(short(w), short(h)), 'text', SOFT);
   paper.y = Math.max(paper.y + box + 8, y + 3);
 }
 
 export async function cutSheetPaper(of: CutSheetOf, lists: ListedMaterials, unit: Unit): Promise<Uint8Array> {
-  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Cut sheet ${of.number}`);
-  const paper = new Paper(sheet, `Cut sheet ${of.number}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, CUT_SHEET.cutSheet(of.number));
+  const paper = new Paper(sheet, CUT_SHEET.cutSheet(of.number));
   const wide = sheet.width - 2 * LEFT;
-  sheet.text(
-    `${of.day}, ${of.by}. Lengths in ${unit === 'in' ? 'inches' : 'millimetres'}, legs by their long points.`,
-    LEFT,
-    paper.y,
-    { size: 10.5, colour: SOFT },
-  );
+  sheet.text(CUT_SHEET.lengthsInLegsBy(of.day, of.by, unit === 'in' ? 'inches' : 'millimetres'), LEFT, paper.y, {
+    size: 10.5,
+    colour: SOFT,
+  });
   paper.y += 5;
-  sheet.text(
-    'Guards down, eyes and ears covered; unplug the saw before you change the blade. Gloves for glass.',
-    LEFT,
-    paper.y,
-    { size: 10.5, colour: SOFT },
-  );
+  sheet.text(CUT_SHEET.guardsDownEyesAnd, LEFT, paper.y, { size: 10.5, colour: SOFT });
   paper.y += 9;
   const nameOf = (code: string) =>
     [...lists.mouldings, ...lists.mats, ...lists.glazings, ...lists.backings].find((one) => one.code === code)?.name ??

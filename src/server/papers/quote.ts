@@ -11,20 +11,25 @@ import { type WorkedOut, workOut } from '@/core/work-out';
 import { buildName } from '@/words/builds';
 import { LINE_NAMES, dayName, suppliedNames } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
+import { QUOTE } from '@/words/screens/papers';
 
 const LEFT = 18;
 
 function head(sheet: Sheet, order: OrderView, shop: string): void {
   const right = sheet.width - LEFT;
   sheet.text(shop, LEFT, 24, { size: 15, weight: 'heavy' });
-  sheet.text(order.state === 'quoted' ? 'Quote' : 'Order', right, 24, { size: 15, weight: 'bold', align: 'right' });
+  sheet.text(order.state === 'quoted' ? QUOTE.quote : QUOTE.order, right, 24, {
+    size: 15,
+    weight: 'bold',
+    align: 'right',
+  });
   sheet.text(String(order.number), right, 33, { size: 24, weight: 'heavy', align: 'right' });
   sheet.text(order.customer.name, LEFT, 34, { size: 12 });
   sheet.text(order.customer.phone, LEFT, 39.5, { size: 11, colour: SOFT });
   sheet.text(
     order.state === 'quoted'
-      ? `These prices hold until ${dayName(order.quoteUntil)}`
-      : `Promised for ${dayName(order.promised)}`,
+      ? QUOTE.thesePricesHoldUntil(dayName(order.quoteUntil))
+      : QUOTE.promisedFor(dayName(order.promised)),
     right,
     39.5,
     { size: 11, colour: SOFT, align: 'right' },
@@ -40,9 +45,14 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
   const outside = sizes.outside ?? sizes.package;
   sheet.scene(frontScene(worked), LEFT - 3, top, 54, 60, 8);
   const x = LEFT + 58;
-  sheet.text(resolved.design.piece.title || `Piece ${index + 1}`, x, top + 5, { size: 13.5, weight: 'bold' });
+  sheet.text(resolved.design.piece.title || QUOTE.piece(index + 1), x, top + 5, { size: 13.5, weight: 'bold' });
   sheet.text(
-    `${buildName(resolved.design.build)}; ${resolved.moulding.name}; ${sheet.length(outside.w, { bare: true, fine: false })} × ${sheet.length(outside.h, { fine: false })} outside`,
+    QUOTE.outside(
+      buildName(resolved.design.build),
+      resolved.moulding.name,
+      sheet.length(outside.w, { bare: true, fine: false }),
+      sheet.length(outside.h, { fine: false }),
+    ),
     x,
     top + 10.5,
     { size: 10 },
@@ -55,12 +65,12 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
     y += 5;
   };
   for (const line of price?.lines ?? []) row(LINE_NAMES[line.key] ?? line.key, formatMoney(line.amount));
-  if (price && price.rounding !== 0) row('Rounding', formatMoney(price.rounding));
+  if (price && price.rounding !== 0) row(QUOTE.rounding, formatMoney(price.rounding));
   sheet.rule(y - 3.4, { from: x, to: right });
   y += 1;
-  row('This piece', price ? formatMoney(price.price) : '', 'bold');
+  row(QUOTE.thisPiece, price ? formatMoney(price.price) : '', 'bold');
   if (resolved.design.insists)
-    sheet.paragraph(`You asked: ${resolved.design.insists}`, x, y + 1, right - x, { size: 10 });
+    sheet.paragraph(QUOTE.youAsked(resolved.design.insists), x, y + 1, right - x, { size: 10 });
 }
 
 function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number): void {
@@ -73,15 +83,15 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number):
     y += heavy ? 8.5 : 6;
   };
   sheet.rule(top - 3, { from: x, to: right, colour: '#20272b', width: 1 });
-  if (order.pieces.length > 1) row('All pieces', formatMoney(price.pieces));
+  if (order.pieces.length > 1) row(QUOTE.allPieces, formatMoney(price.pieces));
   for (const tax of price.tax)
-    row(`Tax ${tax.percent} %${price.taxMode === 'inclusive' ? ', contained' : ''}`, formatMoney(tax.amount));
+    row(QUOTE.tax(tax.percent, price.taxMode === 'inclusive' ? ', contained' : ''), formatMoney(tax.amount));
   y += 2;
-  row('Total', formatMoney(price.total), true);
-  if (order.state === 'quoted') row('Deposit when you say yes', formatMoney(price.deposit));
+  row(QUOTE.total, formatMoney(price.total), true);
+  if (order.state === 'quoted') row(QUOTE.depositWhenYouSay, formatMoney(price.deposit));
   else {
-    row('Paid', formatMoney(order.paid as never));
-    row('Balance', formatMoney((price.total - order.paid) as never));
+    row(QUOTE.paid, formatMoney(order.paid as never));
+    row(QUOTE.balance, formatMoney((price.total - order.paid) as never));
   }
 }
 
@@ -107,7 +117,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
       );
   if (!priced.ok) return undefined;
   const price = priced.value;
-  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Quote ${order.number}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, QUOTE.quote2(order.number));
   head(sheet, order, shop.name);
   let y = 50;
   for (const [index, worked] of results.entries()) {
@@ -123,11 +133,6 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
     y = 26;
   }
   totals(sheet, order, price, y + 4);
-  sheet.text(
-    'Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.',
-    LEFT,
-    sheet.height - 12,
-    { size: 9, colour: SOFT },
-  );
+  sheet.text(QUOTE.sizesAreThoseOf, LEFT, sheet.height - 12, { size: 9, colour: SOFT });
   return sheet.done();
 }

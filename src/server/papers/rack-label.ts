@@ -3,11 +3,12 @@ import bwipjs from 'bwip-js/node';
 import type { Unit } from '@/core/units/length';
 import type { RackRow } from '@/db/queries/rack';
 import { SOFT, Sheet } from './sheet';
+import { RACK_LABEL } from '@/words/screens/papers';
 
 const LEFT = 4;
 
 export async function rackLabel(piece: RackRow, name: string, unit: Unit): Promise<Uint8Array> {
-  const sheet = Sheet.open('label', unit, `Label ${piece.code}`);
+  const sheet = Sheet.open('label', unit, RACK_LABEL.label(piece.code));
   const right = sheet.width - LEFT;
   sheet.text(piece.code, LEFT, 11, { size: 24, weight: 'heavy' });
   const code = await bwipjs.toBuffer({ bcid: 'code128', text: piece.code, scale: 4, height: 12, includetext: false });
@@ -18,7 +19,7 @@ export async function rackLabel(piece: RackRow, name: string, unit: Unit): Promi
       : `${sheet.length(piece.length, { bare: true })} × ${sheet.length(piece.height)}`;
   sheet.text(size, LEFT, 23, { size: 20, weight: 'bold' });
   sheet.text(name, LEFT, 29, { size: 10.5 });
-  const more = [piece.material, piece.batch && `batch ${piece.batch}`, piece.place].filter(Boolean).join(', ');
+  const more = [piece.material, piece.batch && RACK_LABEL.batch(piece.batch), piece.place].filter(Boolean).join(', ');
   sheet.text(more, LEFT, 34, { size: 9.5, colour: SOFT });
   return sheet.done();
 }

@@ -11,6 +11,7 @@ import { pointName, stationName, stepName } from '@/words/bench';
 import { buildName, figureName, legName, partName } from '@/words/builds';
 import { HARDWARE_NAMES, KIND_NAMES, dayName, hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
+import { TICKET } from '@/words/screens/papers';
 
 const LEFT = 14;
 
@@ -19,12 +20,12 @@ async function head(sheet: Sheet, job: JobView, shop: string): Promise<void> {
   const { piece } = job.worked.resolved.design;
   sheet.text(job.ticket, LEFT, 23, { size: 34, weight: 'heavy' });
   sheet.text(
-    `${piece.title || 'Untitled'}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}; ${buildName(job.worked.resolved.design.build).toLowerCase()}`,
+    `${piece.title || TICKET.untitled}, ${(KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase()}${piece.irreplaceable ? ', original' : ''}; ${buildName(job.worked.resolved.design.build).toLowerCase()}`,
     LEFT,
     31,
     { size: 14, weight: 'bold' },
   );
-  sheet.text(`${job.customer}. Promised for ${dayName(job.promised)}`, LEFT, 37, { size: 11.5 });
+  sheet.text(TICKET.promisedFor(job.customer, dayName(job.promised)), LEFT, 37, { size: 11.5 });
   sheet.text(shop, right, 37, { size: 9.5, colour: SOFT, align: 'right' });
   const code = await bwipjs.toBuffer({ bcid: 'code128', text: job.ticket, scale: 4, height: 14, includetext: false });
   sheet.image(code, right - 52, 11, 52, 16);
@@ -37,7 +38,7 @@ function insisted(sheet: Sheet, job: JobView, y: number): number {
   const width = sheet.width - 2 * LEFT;
   const tall = sheet.measure(insists, 14, 'bold') > width - 10 ? 19 : 13;
   sheet.box(LEFT, y, width, tall);
-  sheet.text('Customer insists', LEFT + 3, y + 4.2, { size: 8.5, colour: SOFT });
+  sheet.text(TICKET.customerInsists, LEFT + 3, y + 4.2, { size: 8.5, colour: SOFT });
   sheet.paragraph(insists, LEFT + 3, y + 10, width - 6, { size: 14, weight: 'bold' });
   return y + tall + 4;
 }
@@ -59,17 +60,17 @@ function cutLegs(sheet: Sheet, { worked }: JobView, x: number, top: number): num
     if (name !== named) {
       const heading = legName(leg.of).replace(/^./, (first) => first.toUpperCase());
       const wide = sheet.text(heading, x, y, { size: 12, weight: 'bold' });
-      sheet.text(`${leg.name}, mitre 45°`, x + wide + 3, y, { size: 10.5 });
+      sheet.text(TICKET.mitre45(leg.name), x + wide + 3, y, { size: 10.5 });
       named = name;
       y += 6;
     }
-    figure(sheet, `${leg.count} of, ${leg.side}, long point`, len(leg.cut.longPoint), x, y, many ? 15 : 20);
+    figure(sheet, TICKET.ofLongPoint(leg.count, leg.side), len(leg.cut.longPoint), x, y, many ? 15 : 20);
     if (leg.cut.rabbetLength) figure(sheet, 'rabbet', len(leg.cut.rabbetLength), x + 47, y, many ? 12 : 14);
-    figure(sheet, 'short point', len(leg.shortPoint), x + 72, y, many ? 12 : 14);
+    figure(sheet, TICKET.shortPoint, len(leg.shortPoint), x + 72, y, many ? 12 : 14);
     y += many ? 11.5 : 14.5;
   }
   if (legs.some(({ cut, longPoint }) => cut.longPoint !== longPoint)) {
-    sheet.text('Long points and rabbets are rounded up for the saw.', x, y, { size: 8.5, colour: SOFT });
+    sheet.text(TICKET.longPointsAndRabbets, x, y, { size: 8.5, colour: SOFT });
     y += 4;
   }
   return y + 2;
@@ -101,17 +102,17 @@ function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): n
   }
   for (const part of flat.filter((one) => one.layer)) {
     const { window, border } = part.layer!.cut;
-    const hidden = part.part === 'hidden spacer' ? 'hidden spacer' : `window, ${part.name}`;
+    const hidden = part.part === 'hidden spacer' ? TICKET.hiddenSpacer : `window, ${part.name}`;
     figure(sheet, hidden, `${len(window.w)} × ${len(window.h)}`, x, y, 14);
     sheet.text(
-      `guide: left ${len(border.left)}  right ${len(border.right)}  top ${len(border.top)}  bottom ${len(border.bottom)}`,
+      TICKET.guideLeftRightTop(len(border.left), len(border.right), len(border.top), len(border.bottom)),
       x,
       y + 10,
       { size: 9.5 },
     );
     const { centre, half } = markingOut(part.layer!);
     sheet.text(
-      `from the back: centre ${len(centre.fromLeft)} from the left, ${len(centre.fromTop)} from the top; half ${len(half.left)} × ${len(half.top)}`,
+      TICKET.fromTheBackCentre(len(centre.fromLeft), len(centre.fromTop), len(half.left), len(half.top)),
       x,
       y + 14.2,
       { size: 8.5, colour: SOFT },
@@ -120,7 +121,7 @@ function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): n
   }
   for (const part of worked.parts.filter((one) => one.kind === 'strip')) {
     const long = part.cutLength === undefined ? '' : len(part.cutLength);
-    const deep = part.height === undefined ? '' : `${long ? ', ' : ''}${len(part.height)} deep`;
+    const deep = part.height === undefined ? '' : TICKET.deep(long ? ', ' : '', len(part.height));
     sheet.text(`${part.count} × ${partName(part.part)}`, x, y, { size: 9, colour: SOFT });
     sheet.text(`${long}${deep}`, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
     y += 5.4;
@@ -156,21 +157,21 @@ function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, widt
   };
   if (stack.room !== undefined)
     row(
-      'Room behind the package',
-      `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? `, fill up to ${toMm(stack.fillerUpTo).toFixed(1)}` : ''}`,
+      TICKET.roomBehindThePackage,
+      `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? TICKET.fillUpTo(toMm(stack.fillerUpTo).toFixed(1)) : ''}`,
     );
-  row('Weight', `${weight.kg.toFixed(1)} kg`);
+  row(TICKET.weight, `${weight.kg.toFixed(1)} kg`);
   for (const item of hardware)
     row(
-      `${HARDWARE_NAMES[item.item]}${item.rating ? `, rated ${item.rating} kg` : ''}${item.size ? `, ${toMm(item.size)} mm` : ''}`,
+      `${HARDWARE_NAMES[item.item]}${item.rating ? TICKET.ratedKg(item.rating) : ''}${item.size ? `, ${toMm(item.size)} mm` : ''}`,
       item.count === undefined && item.length ? sheet.length(item.length, { fine: false }) : String(item.count ?? ''),
     );
   if (hanging?.by === 'wire' && !hanging.noWire) {
-    row('Rings below the top', sheet.length(hanging.ringDrop, { fine: false }));
-    row('Hook below the top', sheet.length(hanging.wireDrop, { fine: false }));
+    row(TICKET.ringsBelowTheTop, sheet.length(hanging.ringDrop, { fine: false }));
+    row(TICKET.hookBelowTheTop, sheet.length(hanging.wireDrop, { fine: false }));
   }
-  if (hanging?.noWire) row('Hanging', 'two hooks or a cleat, no wire');
-  else if (hanging && hanging.by !== 'wire') row('Hanging', hangingText(hanging).toLowerCase());
+  if (hanging?.noWire) row(TICKET.hanging, TICKET.twoHooksOrA);
+  else if (hanging && hanging.by !== 'wire') row(TICKET.hanging, hangingText(hanging).toLowerCase());
   return y;
 }
 
@@ -182,7 +183,7 @@ function steps(sheet: Sheet, job: JobView, top: number, columns = 2, pitch = 6.2
     const y = top + (index % half) * pitch;
     sheet.box(x, y - 3.3, 3.6, 3.6);
     sheet.text(stepName(step.step), x + 6, y, { size: 10.5 });
-    sheet.text(`${stationName(step.station)}${step.minutes ? `, ${step.minutes} min` : ''}`, x + width, y, {
+    sheet.text(`${stationName(step.station)}${step.minutes ? TICKET.min(step.minutes) : ''}`, x + width, y, {
       size: 9,
       colour: SOFT,
       align: 'right',
@@ -191,7 +192,7 @@ function steps(sheet: Sheet, job: JobView, top: number, columns = 2, pitch = 6.2
 }
 
 export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
-  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, `Ticket ${job.ticket}`);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, TICKET.ticket(job.ticket));
   await head(sheet, job, shop);
   const top = insisted(sheet, job, 46) + 4;
   const x = 104;
@@ -203,7 +204,7 @@ export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promi
   const afterFit = fitting(sheet, job, x, afterCuts + 1, sheet.width - LEFT - x);
   const reasons = Object.entries(job.reasons);
   reasons.slice(0, 3).forEach(([code, reason], index) =>
-    sheet.text(`Accepted: ${cautionName(code)} (${reason.slice(0, 34)})`, LEFT, y + index * 4.6, {
+    sheet.text(TICKET.accepted(cautionName(code), reason.slice(0, 34)), LEFT, y + index * 4.6, {
       size: 9,
       colour: SOFT,
     }),
@@ -219,7 +220,7 @@ export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promi
     steps(sheet, job, under, 1, Math.min(6.2, (room - under) / job.steps.length));
   }
   sheet.text(
-    `Look at: ${pointName('no-defect').toLowerCase()}, ${pointName('mitres-paired').toLowerCase()}. Gloves and eye protection for glass; guard down at the saw.`,
+    TICKET.lookAtGlovesAnd(pointName('no-defect').toLowerCase(), pointName('mitres-paired').toLowerCase()),
     LEFT,
     sheet.height - 9,
     { size: 9, colour: SOFT },

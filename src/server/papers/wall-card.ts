@@ -5,6 +5,7 @@ import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
+import { WALL_CARD } from '@/words/screens/papers';
 
 const LEFT = 11;
 
@@ -12,35 +13,28 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   const { worked } = job;
   const { hanging, weight, sizes } = worked;
   const outside = sizes.outside ?? sizes.package;
-  const sheet = Sheet.open('card', unit, `Wall card ${job.ticket}`);
+  const sheet = Sheet.open('card', unit, WALL_CARD.wallCard(job.ticket));
   const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { fine: false });
   const wide = sheet.width - LEFT;
-  sheet.text(worked.resolved.design.piece.title || 'Your picture', LEFT, 15, { size: 17, weight: 'heavy' });
+  sheet.text(worked.resolved.design.piece.title || WALL_CARD.yourPicture, LEFT, 15, { size: 17, weight: 'heavy' });
   sheet.text(`${job.ticket}, ${shop}`, LEFT, 20.5, { size: 10, colour: SOFT });
   sheet.scene(backScene(worked), wide - 46, 11, 46, 66, 8);
   const room = wide - 46 - LEFT - 6;
   if (hanging?.by === 'wire' && !hanging.noWire) {
-    sheet.text('The hook goes', LEFT, 31, { size: 11, colour: SOFT });
+    sheet.text(WALL_CARD.theHookGoes, LEFT, 31, { size: 11, colour: SOFT });
     sheet.text(len(hanging.wireDrop), LEFT, 43, { size: 32, weight: 'heavy' });
-    sheet.text('below where you want the top edge', LEFT, 48.5, { size: 11 });
+    sheet.text(WALL_CARD.belowWhereYouWant, LEFT, 48.5, { size: 11 });
     const eye = defaultSettings(unit).eyeLine;
-    sheet.text('or over the floor', LEFT, 57, { size: 11, colour: SOFT });
+    sheet.text(WALL_CARD.orOverTheFloor, LEFT, 57, { size: 11, colour: SOFT });
     sheet.text(len(hanging.hookHeight), LEFT, 66, { size: 22, weight: 'heavy' });
-    sheet.paragraph(`with its middle at ${len(eye)}, eye level for most people`, LEFT, 71.5, room, { size: 10 });
+    sheet.paragraph(WALL_CARD.withItsMiddleAt(len(eye)), LEFT, 71.5, room, { size: 10 });
   } else {
     sheet.text(hangingText(hanging), LEFT, 40, { size: 18, weight: 'heavy' });
-    if (hanging)
-      sheet.paragraph(
-        `${len(hanging.span)} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`,
-        LEFT,
-        47,
-        room,
-        { size: 10.5 },
-      );
+    if (hanging) sheet.paragraph(WALL_CARD.apartAndLevelEach(len(hanging.span)), LEFT, 47, room, { size: 10.5 });
   }
   sheet.rule(83, { from: LEFT, to: wide });
   sheet.paragraph(
-    `${len(outside.w)} × ${len(outside.h)}, ${weight.kg.toFixed(1)} kg. Use a hook and fixing rated for at least ${Math.ceil(weight.kg * 2)} kg and right for your wall. Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.`,
+    WALL_CARD.kgUseAHook(len(outside.w), len(outside.h), weight.kg.toFixed(1), Math.ceil(weight.kg * 2)),
     LEFT,
     88.5,
     wide - LEFT,

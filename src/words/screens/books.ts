@@ -90,3 +90,11 @@ export const IMPORT = {
   done: ({ edition, added, changed }: { edition: number; added: number; changed: number }) =>
     `Edition ${edition}: ${added} added, ${changed} changed. They can be chosen at the desk now.`,
 } as const;
+
+export const INTERFACE = {
+  listOf: (kind: string | number) => `list of: ${kind}`,
+  andByBuildThe: 'And by build, the keys of its own:',
+  openInterface: 'Open interface',
+  errorsAreProblemDetails: 'Errors are problem details: each has a code, the path of the key, and a sentence.',
+  theWholeDescriptionFor: 'The whole description, for machines',
+} as const;

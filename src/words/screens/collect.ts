@@ -42,3 +42,27 @@ export const COLLECT = {
 } as const;
 
 export const ACCOUNT = { picture: 'The framed piece' } as const;
+
+export const MONEY = {
+  orderPromisedFor: (number: number, value: string | number, day: string | number) =>
+    `Order ${number}, ${value}, promised for ${day}`,
+  untitled: 'Untitled',
+  outside: 'outside,',
+  kg: 'kg',
+  hook: ', hook',
+  belowTheTop: 'below the top',
+  insistsOn: (insists: string | number) => `Insists on: ${insists}`,
+  onHold: (holder: string | number, reason: string | number) => `On hold, ${holder}: ${reason}`,
+  wallCard: 'Wall card',
+  ticket: 'Ticket',
+  atTheBench: 'At the bench',
+  quote: 'Quote',
+  orderOnPaper: 'Order on paper',
+  atTheDesk: 'At the desk',
+  money: 'Money',
+  agreedWithTax: 'Agreed, with tax',
+  notAgreedYet: 'not agreed yet',
+  owedBackToThe: 'Owed back to the customer',
+  balance: 'Balance',
+  handedOverAndPaid: 'Handed over and paid.',
+} as const;

@@ -200,3 +200,16 @@ export const CUTTER = {
   goOn: 'Go on',
   caution: 'Fresh blade, hands off the bed while it moves.',
 } as const;
+
+export const RACK_WORDS = {
+  nothingToCut: 'Nothing to cut.',
+  nothingCheaperIsPossible: 'Nothing cheaper is possible.',
+  atMostCouldStill: (percent: string | number, value: string | number) =>
+    `At most ${percent}${value} could still be saved.`,
+  wholeSticksOffcutsKept: 'Whole sticks, offcuts kept',
+  legsCutByThe: 'Legs cut by the supplier',
+  readyMadeStandardSize: 'Ready-made, standard size',
+  fromAList: 'from a list',
+  windowDropOut: 'window drop-out',
+  leftOfASpoiled: 'left of a spoiled cut',
+} as const;
