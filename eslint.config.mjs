@@ -31,6 +31,27 @@ const sideways = features.map((name) => ({
   message: 'a feature may not reach sideways into another',
 }));
 
+/** A sentence, or a label, that stands in code instead of the catalogue in `words/`. */
+const SPOKEN = /^(aria-label|label|title|placeholder|hint|alt)$/;
+const LETTERS = /\p{L}{2,}/u;
+const SENTENCE = /^[A-Z“][\p{L}’'-]*,? [\p{L}“(]|\p{L}{3,}[.:;!?] [A-Z]/u;
+const noSentence = {
+  meta: { type: 'problem', messages: { spoken: 'what people read stands in words/, not in code' }, schema: [] },
+  create(context) {
+    const report = (node) => context.report({ node, messageId: 'spoken' });
+    const said = (node, text) => {
+      const { parent } = node;
+      if (parent.type === 'JSXAttribute' ? SPOKEN.test(parent.name.name) && LETTERS.test(text) : SENTENCE.test(text))
+        if (!/^(Import|Export|TSLiteral)/.test(parent.type)) report(node);
+    };
+    return {
+      JSXText: (node) => LETTERS.test(node.value.replace(/&\w+;/g, '')) && report(node),
+      Literal: (node) => typeof node.value === 'string' && said(node, node.value),
+      TemplateElement: (node) => SENTENCE.test(node.value.raw) && report(node),
+    };
+  },
+};
+
 const config = [
   {
     ignores: [
@@ -82,6 +103,12 @@ const config = [
         },
       ],
     },
+  },
+  {
+    files: ['src/features/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}', 'src/app/**/*.tsx', 'src/server/papers/*.ts'],
+    ignores: ['**/*.test.{ts,tsx}', 'src/ui/theme.ts'],
+    plugins: { words: { rules: { 'no-sentence': noSentence } } },
+    rules: { 'words/no-sentence': 'error' },
   },
   {
     files: ['src/core/**/*.ts'],

@@ -21,9 +21,9 @@ function Mount({ worked }: { worked: WorkedOut }) {
     <>
       <p className={styles.lead}>
         {hinge
-          ? `Hinges at the top only, as few as hold it: ${hinge.count}. Window in front, to check that it lies straight.`
+          ? STEP_SAYS.hinges(hinge.count ?? 0)
           : pins
-            ? `${pins.count} pins or stitches, nearly flat, into the board only.`
+            ? STEP_SAYS.pins(pins.count ?? 0)
             : STEP_SAYS.onlyWhatWasAgreed(buildName(resolved.design.build))}
       </p>
       {sizes.opening && (

@@ -22,7 +22,7 @@ const STYLES = [
 const EDGES = [
   ['covered', MAT.covered],
   ['floated', MAT.floated],
-  ['part', 'A part'],
+  ['part', MAT.aPart],
 ] as const;
 const MODES = [
   ['equal', MAT.equal],

@@ -157,8 +157,8 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
         label={SECTION.ringsBelowTheTop}
         value={mode}
         options={[
-          ['third', 'A third'],
-          ['quarter', 'A quarter'],
+          ['third', SECTION.aThird],
+          ['quarter', SECTION.aQuarter],
           ['distance', SECTION.set],
           ['none', SECTION.noWire],
         ]}

@@ -3,6 +3,7 @@ import type { SumScene } from '@/core/drawing/sums';
 import { exactText } from '@/core/units/format-length';
 import type { Length, Size, Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
+import { SUM_WORDS } from '@/words/screens/sums';
 
 export interface SumField {
   readonly path: string;
@@ -29,14 +30,14 @@ export interface BenchSum {
 const field = (path: string, label: string, inches: string, millimetres: string, kind?: SumField['kind']): SumField =>
   kind ? { path, label, first: [inches, millimetres], kind } : { path, label, first: [inches, millimetres] };
 const size = (path: string, label: string, inches: [string, string], millimetres: [string, string]): SumField[] => [
-  field(`${path}.w`, `${label}, width`, inches[0], millimetres[0]),
-  field(`${path}.h`, `${label}, height`, inches[1], millimetres[1]),
+  field(`${path}.w`, SUM_WORDS.width(label), inches[0], millimetres[0]),
+  field(`${path}.h`, SUM_WORDS.height(label), inches[1], millimetres[1]),
 ];
 const border = (inches: [string, string], millimetres: [string, string]): SumField[] =>
   (['left', 'right', 'top', 'bottom'] as const).map((side) =>
     field(
       `border.${side}`,
-      `Border, ${side}`,
+      SUM_WORDS.border(side),
       inches[side === 'bottom' ? 1 : 0],
       millimetres[side === 'bottom' ? 1 : 0],
     ),
@@ -67,15 +68,15 @@ const kilos = ({ weight }: WorkedOut) => `${weight.kg.toFixed(2)} kg`;
 export const BENCH_SUMS: readonly BenchSum[] = [
   {
     key: 'mat',
-    name: 'Mat window, marking out',
-    says: 'Guide settings and centre lines, as they are marked from the back: left and right change places.',
+    name: SUM_WORDS.matWindowMarkingOut,
+    says: SUM_WORDS.guideSettingsAndCentre,
     topic: 'mats',
     scene: 'mat',
     fields: [
-      ...size('opening', 'Window', ['11 3/4', '15 3/4'], ['294', '394']),
+      ...size('opening', SUM_WORDS.window, ['11 3/4', '15 3/4'], ['294', '394']),
       ...border(['2 1/2', '3'], ['60', '72']),
-      field('layers', 'Layers', '1', '1', 'whole'),
-      field('reveal', 'Each lower one shows', '1/4', '6'),
+      field('layers', SUM_WORDS.layers, '1', '1', 'whole'),
+      field('reveal', SUM_WORDS.eachLowerOneShows, '1/4', '6'),
     ],
     from: ({ sizes }, unit) =>
       sizes.matted && {
@@ -89,19 +90,19 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'floater',
-    name: 'Floater and its riser',
-    says: 'The inside, the outside, and what must lie under the piece so that its face sits where it should.',
+    name: SUM_WORDS.floaterAndItsRiser,
+    says: SUM_WORDS.theInsideTheOutside,
     topic: 'builds',
     scene: 'floater',
-    also: { build: 'floater frame' },
+    also: { build: SUM_WORDS.floaterFrame },
     fields: [
-      ...size('piece', 'Piece', ['16', '20'], ['400', '500']),
-      field('gap', 'Gap', '1/4', '6'),
-      field('wall', 'Wall', '3/8', '10'),
-      field('innerDepth', 'Depth inside', '1 3/4', '45'),
-      field('pieceDepth', 'Depth of the piece', '1 1/2', '38'),
-      field('setBack', 'Set back below the face', '0', '0'),
-      field('cardThickness', 'Shim card', '1/16', '1.5'),
+      ...size('piece', SUM_WORDS.piece, ['16', '20'], ['400', '500']),
+      field('gap', SUM_WORDS.gap, '1/4', '6'),
+      field('wall', SUM_WORDS.wall, '3/8', '10'),
+      field('innerDepth', SUM_WORDS.depthInside, '1 3/4', '45'),
+      field('pieceDepth', SUM_WORDS.depthOfThePiece, '1 1/2', '38'),
+      field('setBack', SUM_WORDS.setBackBelowThe, '0', '0'),
+      field('cardThickness', SUM_WORDS.shimCard, '1/16', '1.5'),
     ],
     from: (worked, unit) =>
       isFloater(worked)
@@ -122,16 +123,16 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'screw',
-    name: 'Screw from behind',
-    says: 'How long a screw may be: at least a third into the bar, at most two thirds, never near the face.',
+    name: SUM_WORDS.screwFromBehind,
+    says: SUM_WORDS.howLongAScrew,
     topic: 'screws-and-pins',
     scene: 'screw',
     fields: [
-      field('floor', 'Floor', '1/4', '6'),
-      field('riser', 'Riser', '1/4', '6'),
-      field('bar', 'Bar or block', '3/4', '18'),
-      field('side', 'Side of the piece', '20', '500'),
-      field('screw', 'Screw at hand', '3/4', '20'),
+      field('floor', SUM_WORDS.floor, '1/4', '6'),
+      field('riser', SUM_WORDS.riser, '1/4', '6'),
+      field('bar', SUM_WORDS.barOrBlock, '3/4', '18'),
+      field('side', SUM_WORDS.sideOfThePiece, '20', '500'),
+      field('screw', SUM_WORDS.screwAtHand, '3/4', '20'),
     ],
     from: (worked, unit) =>
       isFloater(worked)
@@ -148,20 +149,20 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'box',
-    name: 'Shadow box sides',
-    says: 'Depth that is left for the object, the side strips, and the floor that is seen.',
+    name: SUM_WORDS.shadowBoxSides,
+    says: SUM_WORDS.depthThatIsLeft,
     topic: 'builds',
     scene: 'box',
-    also: { build: 'shadow box' },
+    also: { build: SUM_WORDS.shadowBox },
     fields: [
-      ...size('package', 'Package', ['12', '16'], ['300', '400']),
-      field('rabbetDepth', 'Rabbet depth', '2 3/8', '60'),
-      field('glazing', 'Glazing', '2 mm', '2'),
-      field('mountBoard', 'Mount board', '5 mm', '5'),
-      field('backing', 'Backing', '3 mm', '3'),
-      field('objectDepth', 'Depth of the object', '1 1/2', '38'),
-      field('clearance', 'Clear of the glass', '1/4', '6'),
-      field('stripThickness', 'Strip thickness', '6.4 mm', '6.4'),
+      ...size('package', SUM_WORDS.packageText, ['12', '16'], ['300', '400']),
+      field('rabbetDepth', SUM_WORDS.rabbetDepth, '2 3/8', '60'),
+      field('glazing', SUM_WORDS.glazing, '2 mm', '2'),
+      field('mountBoard', SUM_WORDS.mountBoard, '5 mm', '5'),
+      field('backing', SUM_WORDS.backing, '3 mm', '3'),
+      field('objectDepth', SUM_WORDS.depthOfTheObject, '1 1/2', '38'),
+      field('clearance', SUM_WORDS.clearOfTheGlass, '1/4', '6'),
+      field('stripThickness', SUM_WORDS.stripThickness, '6.4 mm', '6.4'),
     ],
     from: (worked, unit) => {
       const deep = worked.sizes.figures.object;
@@ -183,18 +184,18 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'garment',
-    name: 'Garment insert',
-    says: 'The board inside, never taller than the garment, and the pins along each held edge.',
+    name: SUM_WORDS.garmentInsert,
+    says: SUM_WORDS.theBoardInsideNever,
     topic: 'builds',
     scene: 'garment',
     also: { build: 'garment' },
     fields: [
-      field('flatWidth', 'Width laid flat', '21', '530'),
-      field('visibleHeight', 'Height that is seen', '26', '660'),
-      field('garmentHeight', 'Height of the garment', '29', '740'),
-      field('stretch', 'Stretch', '1', '25'),
-      field('tuck', 'Tucked away', '2', '50'),
-      field('heldEdges', 'Held edges, with commas', '7, 16, 16, 5, 5, 20', '180, 400, 400, 130, 130, 500', 'text'),
+      field('flatWidth', SUM_WORDS.widthLaidFlat, '21', '530'),
+      field('visibleHeight', SUM_WORDS.heightThatIsSeen, '26', '660'),
+      field('garmentHeight', SUM_WORDS.heightOfTheGarment, '29', '740'),
+      field('stretch', SUM_WORDS.stretch, '1', '25'),
+      field('tuck', SUM_WORDS.tuckedAway, '2', '50'),
+      field('heldEdges', SUM_WORDS.heldEdgesWithCommas, '7, 16, 16, 5, 5, 20', '180, 400, 400, 130, 130, 500', 'text'),
     ],
     from: (worked, unit) =>
       worked.sizes.figures.insert && worked.sizes.counts.pins !== undefined
@@ -210,18 +211,18 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'wire',
-    name: 'Wire and hook',
-    says: 'Where the rings go, the wire to cut, and how far under the top edge it will hang.',
+    name: SUM_WORDS.wireAndHook,
+    says: SUM_WORDS.whereTheRingsGo,
     topic: 'hanging',
     scene: 'wire',
     also: { wallCard: true },
     fields: [
-      ...size('outside', 'Outside', ['18 7/8', '22 7/8'], ['480', '582']),
-      field('faceWidth', 'Face width', '1 1/4', '32'),
-      field('ringDrop', 'Rings below the top', 'third', 'third', 'text'),
-      field('slack', 'Slack', '5 %', '5 %', 'text'),
-      field('weight', 'Weight', '2.6 kg', '2.6 kg', 'text'),
-      field('eyeLine', 'Eye line over the floor', '57', '1450'),
+      ...size('outside', SUM_WORDS.outside, ['18 7/8', '22 7/8'], ['480', '582']),
+      field('faceWidth', SUM_WORDS.faceWidth, '1 1/4', '32'),
+      field('ringDrop', SUM_WORDS.ringsBelowTheTop, 'third', 'third', 'text'),
+      field('slack', SUM_WORDS.slack, '5 %', '5 %', 'text'),
+      field('weight', SUM_WORDS.weight, '2.6 kg', '2.6 kg', 'text'),
+      field('eyeLine', SUM_WORDS.eyeLineOverThe, '57', '1450'),
     ],
     from: (worked, unit) => {
       const outside = outsideOf(worked, unit);
@@ -230,44 +231,44 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'polygon',
-    name: 'Frame of many sides',
-    says: 'Three to twelve equal sides: the blade from square, and both points of a leg.',
+    name: SUM_WORDS.frameOfManySides,
+    says: SUM_WORDS.threeToTwelveEqual,
     topic: 'polygons',
     scene: 'polygon',
     fields: [
-      field('sides', 'Sides', '6', '6', 'whole'),
-      field('acrossFlats', 'Rabbet across the flats', '14', '350'),
-      field('faceWidth', 'Face width', '1 1/4', '30'),
-      field('rabbetWidth', 'Rabbet width', '1/4', '7'),
+      field('sides', SUM_WORDS.sides, '6', '6', 'whole'),
+      field('acrossFlats', SUM_WORDS.rabbetAcrossTheFlats, '14', '350'),
+      field('faceWidth', SUM_WORDS.faceWidth, '1 1/4', '30'),
+      field('rabbetWidth', SUM_WORDS.rabbetWidth, '1/4', '7'),
     ],
     from: ({ resolved: { moulding } }, unit) =>
       known({ faceWidth: moulding.faceWidth, rabbetWidth: moulding.rabbetWidth }, unit),
   },
   {
     key: 'saw',
-    name: 'Saw a little off',
-    says: 'What a fraction of a degree does at the last corner when every cut errs the same way.',
+    name: SUM_WORDS.sawALittleOff,
+    says: SUM_WORDS.whatAFractionOf,
     topic: 'saw-error',
     scene: 'saw',
     fields: [
-      field('sides', 'Sides', '4', '4', 'whole'),
-      field('error', 'Error a cut, in degrees', '0.25', '0.25', 'text'),
-      field('faceWidth', 'Face width', '1 1/4', '30'),
+      field('sides', SUM_WORDS.sides, '4', '4', 'whole'),
+      field('error', SUM_WORDS.errorACutIn, '0.25', '0.25', 'text'),
+      field('faceWidth', SUM_WORDS.faceWidth, '1 1/4', '30'),
     ],
     from: ({ resolved: { moulding } }, unit) => known({ faceWidth: moulding.faceWidth }, unit),
   },
   {
     key: 'matched',
-    name: 'Same outside as another',
-    says: 'How much the rabbet must be widened a side, and the wood that leaves.',
+    name: SUM_WORDS.sameOutsideAsAnother,
+    says: SUM_WORDS.howMuchTheRabbet,
     topic: 'same-outside-size',
     scene: 'matched',
     fields: [
-      ...size('outside', 'Outside', ['18', '24'], ['450', '600']),
-      ...size('package', 'Package', ['16 3/8', '21 7/8'], ['408', '555']),
-      field('faceWidth', 'Face width', '1 1/4', '30'),
-      field('rabbetWidth', 'Rabbet width', '1/4', '7'),
-      field('allowance', 'Allowance', '1/8', '3'),
+      ...size('outside', SUM_WORDS.outside, ['18', '24'], ['450', '600']),
+      ...size('package', SUM_WORDS.packageText, ['16 3/8', '21 7/8'], ['408', '555']),
+      field('faceWidth', SUM_WORDS.faceWidth, '1 1/4', '30'),
+      field('rabbetWidth', SUM_WORDS.rabbetWidth, '1/4', '7'),
+      field('allowance', SUM_WORDS.allowance, '1/8', '3'),
     ],
     from: (worked, unit) => {
       const outside = outsideOf(worked, unit);
@@ -283,11 +284,14 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'canvas',
-    name: 'Canvas and bars',
-    says: 'The cloth to cut for a wrapped canvas, its keys, and whether it wants a crossbar.',
+    name: SUM_WORDS.canvasAndBars,
+    says: SUM_WORDS.theClothToCut,
     topic: 'jobs',
     scene: 'canvas',
-    fields: [...size('piece', 'Canvas', ['20', '24'], ['500', '600']), field('barDepth', 'Bar depth', '3/4', '18')],
+    fields: [
+      ...size('piece', SUM_WORDS.canvas, ['20', '24'], ['500', '600']),
+      field('barDepth', SUM_WORDS.barDepth, '3/4', '18'),
+    ],
     from: (worked, unit) =>
       worked.resolved.design.piece.kind === 'canvas'
         ? {
@@ -298,34 +302,34 @@ export const BENCH_SUMS: readonly BenchSum[] = [
   },
   {
     key: 'standard',
-    name: 'Standard sizes',
-    says: 'Ready-made sizes that suit a window, nearest to the wish first, with the borders each would give.',
+    name: SUM_WORDS.standardSizes,
+    says: SUM_WORDS.readyMadeSizesThat,
     topic: 'standard-sizes',
     scene: 'standard',
     fields: [
-      ...size('opening', 'Window', ['7 3/4', '9 3/4'], ['200', '290']),
+      ...size('opening', SUM_WORDS.window, ['7 3/4', '9 3/4'], ['200', '290']),
       ...(['left', 'right', 'top', 'bottom'] as const).map((side) =>
-        field(`borderWished.${side}`, `Wished, ${side}`, '2', '50'),
+        field(SUM_WORDS.borderwished(side), SUM_WORDS.wished(side), '2', '50'),
       ),
-      field('fitted', 'Window in it', 'centred', 'centred', { of: ['centred', 'bottom-heavy', 'optical'] }),
+      field('fitted', SUM_WORDS.windowInIt, 'centred', 'centred', { of: ['centred', 'bottom-heavy', 'optical'] }),
     ],
     from: ({ sizes }, unit) => sizes.opening && sized('opening', sizes.opening, unit),
   },
   {
     key: 'weight',
-    name: 'Weight',
-    says: 'Glass, boards and moulding of one size together, against what the moulding may carry.',
+    name: SUM_WORDS.weight,
+    says: SUM_WORDS.glassBoardsAndMoulding,
     topic: 'weight',
     scene: 'weight',
     fields: [
-      ...size('package', 'Package', ['16 3/4', '20 3/4'], ['425', '527']),
-      ...size('outside', 'Outside', ['18 7/8', '22 7/8'], ['480', '582']),
-      field('glass', 'Glazing', 'glass', 'glass', { of: ['glass', 'acrylic', 'none'] }),
-      field('glassThickness', 'Glazing thickness', '2 mm', '2'),
-      field('mats', 'Mats', '1', '1', 'whole'),
-      field('foamThickness', 'Foam board', '5 mm', '5'),
-      field('faceWidth', 'Face width', '1 1/4', '32'),
-      field('height', 'Moulding height', '7/8', '20'),
+      ...size('package', SUM_WORDS.packageText, ['16 3/4', '20 3/4'], ['425', '527']),
+      ...size('outside', SUM_WORDS.outside, ['18 7/8', '22 7/8'], ['480', '582']),
+      field('glass', SUM_WORDS.glazing, 'glass', 'glass', { of: ['glass', 'acrylic', 'none'] }),
+      field('glassThickness', SUM_WORDS.glazingThickness, '2 mm', '2'),
+      field('mats', SUM_WORDS.mats, '1', '1', 'whole'),
+      field('foamThickness', SUM_WORDS.foamBoard, '5 mm', '5'),
+      field('faceWidth', SUM_WORDS.faceWidth, '1 1/4', '32'),
+      field('height', SUM_WORDS.mouldingHeight, '7/8', '20'),
     ],
     from: ({ sizes, resolved }, unit) => ({
       ...sized('package', sizes.package, unit),

@@ -100,6 +100,9 @@ export const CUTTING = {
 } as const;
 
 export const STEP_SAYS = {
+  hinges: (count: number) =>
+    `Hinges at the top only, as few as hold it: ${count}. Window in front, to check that it lies straight.`,
+  pins: (count: number) => `${count} pins or stitches, nearly flat, into the board only.`,
   onlyWhatWasAgreed: (build: string | number) => `${build}. Only what was agreed, and so that it comes off again.`,
   window: 'window',
   oneSheetPart: 'one sheet part',

@@ -59,6 +59,7 @@ export const ACCEPT = {
 } as const;
 
 export const MAT = {
+  aPart: 'A part',
   bevelled: 'Bevelled',
   bevelReversed: 'Bevel reversed',
   turnedOver: 'Turned over',
@@ -128,6 +129,8 @@ export const MAT = {
 } as const;
 
 export const SECTION = {
+  aThird: 'A third',
+  aQuarter: 'A quarter',
   theCustomersOwnChoose: 'The customer’s own: choose what is nearest in width and depth. It is not charged.',
   allowanceInTheRabbet: 'Allowance in the rabbet',
   linerInsideIt: 'Liner inside it',

@@ -3,8 +3,9 @@ import { Books } from '@/features/books/books';
 import { pageViewer } from '@/server/access';
 import { staffList } from '@/server/people';
 import { shopView } from '@/server/views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Books' };
+export const metadata = { title: TITLES.books };
 
 export default async function Page() {
   const viewer = await pageViewer('/books');

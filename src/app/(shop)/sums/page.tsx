@@ -5,8 +5,9 @@ import { benchSum } from '@/features/sums/work-sum';
 import { pageViewer, shopFrame } from '@/server/access';
 import { unitAsked } from '@/server/unit';
 import { jobView } from '@/server/views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Bench sums' };
+export const metadata = { title: TITLES.benchSums };
 
 type Asked = Readonly<Record<'job' | 'sum', string | string[] | undefined>>;
 const first = (asked: string | string[] | undefined) => (Array.isArray(asked) ? asked[0] : asked);

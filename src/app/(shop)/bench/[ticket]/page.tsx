@@ -3,8 +3,9 @@ import { FindJob } from '@/features/bench/find-job';
 import { pageViewer } from '@/server/access';
 import { decoded } from '@/server/texts';
 import { jobView } from '@/server/views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Bench' };
+export const metadata = { title: TITLES.bench };
 
 export default async function Page({ params }: { params: Promise<{ ticket: string }> }) {
   const viewer = await pageViewer('/bench/[ticket]');

@@ -3,8 +3,9 @@ import { frontScene } from '@/core/drawing/front';
 import { Account } from '@/features/collect/account';
 import { pageViewer } from '@/server/access';
 import { orderView } from '@/server/views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Collect' };
+export const metadata = { title: TITLES.collect };
 
 export default async function Page({ params }: { params: Promise<{ number: string }> }) {
   const viewer = await pageViewer('/collect/[number]');

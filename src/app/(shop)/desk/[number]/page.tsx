@@ -5,8 +5,9 @@ import { pageViewer } from '@/server/access';
 import { dayOf } from '@/server/clock';
 import { keptDraft } from '@/server/drafts';
 import { orderView, shopView } from '@/server/views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Desk' };
+export const metadata = { title: TITLES.desk };
 
 export default async function Page({ params }: { params: Promise<{ number: string }> }) {
   const viewer = await pageViewer('/desk/[number]');

@@ -2,8 +2,9 @@ import { redirect } from 'next/navigation';
 import { PlansMade } from '@/features/rack/made';
 import { pageViewer } from '@/server/access';
 import { rackView } from '@/server/rack-views';
+import { TITLES } from '@/words/screens/titles';
 
-export const metadata = { title: 'Plans made' };
+export const metadata = { title: TITLES.plansMade };
 
 export default async function Page() {
   const view = await rackView(await pageViewer('/rack/plans'));

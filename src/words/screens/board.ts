@@ -1,0 +1,23 @@
+/** What the board says. */
+
+export const BOARD = {
+  nothingIsBeingWorked: 'Nothing is being worked on.',
+  nothingWaitsForThe: 'Nothing waits for the saw.',
+  everythingThatWasOrdered: 'Everything that was ordered is here.',
+  nothingWaitsToBe: 'Nothing waits to be collected.',
+  daysUncollected: (value: number) => `${value} days uncollected`,
+  late: (day: string | number, value: number, value2: string | number) => `${day}, ${value} ${value2} late`,
+  today: 'today',
+  ofStepsDone: (done: number, length: number) => `${done} of ${length} steps done`,
+  untitled: 'Untitled',
+  on: (holder: string | number, reason: string | number) => `On ${holder}: ${reason}`,
+  sentBack: (value: string | number) => `sent back ${value}`,
+  times: (failures: number) => `${failures} times`,
+  min: (minutesLeft: number) => `${minutesLeft} min`,
+  jobsOpen: 'jobs open',
+  late2: (late: number) => `, ${late} late`,
+  waitingAtEachStation: 'Waiting at each station',
+  dueSoon: (soon: number) => `${soon} due soon`,
+  noWorkWaitsAnywhere: 'No work waits anywhere.',
+  onHold: 'On hold',
+} as const;

@@ -1,0 +1,87 @@
+/** What the papers say. */
+
+export const TICKET = {
+  untitled: 'Untitled',
+  promisedFor: (customer: string | number, day: string | number) => `${customer}. Promised for ${day}`,
+  customerInsists: 'Customer insists',
+  mitre45: (name: string | number) => `${name}, mitre 45°`,
+  ofLongPoint: (count: number, side: string | number) => `${count} of, ${side}, long point`,
+  shortPoint: 'short point',
+  longPointsAndRabbets: 'Long points and rabbets are rounded up for the saw.',
+  hiddenSpacer: 'hidden spacer',
+  guideLeftRightTop: (len: string | number, len2: string | number, len3: string | number, len4: string | number) =>
+    `guide: left ${len}  right ${len2}  top ${len3}  bottom ${len4}`,
+  fromTheBackCentre: (len: string | number, len2: string | number, len3: string | number, len4: string | number) =>
+    `from the back: centre ${len} from the left, ${len2} from the top; half ${len3} × ${len4}`,
+  deep: (value: string | number, len: string | number) => `${value}${len} deep`,
+  roomBehindThePackage: 'Room behind the package',
+  fillUpTo: (value: string | number) => `, fill up to ${value}`,
+  weight: 'Weight',
+  ratedKg: (rating: number) => `, rated ${rating} kg`,
+  ringsBelowTheTop: 'Rings below the top',
+  hookBelowTheTop: 'Hook below the top',
+  hanging: 'Hanging',
+  twoHooksOrA: 'two hooks or a cleat, no wire',
+  min: (minutes: number) => `, ${minutes} min`,
+  ticket: (ticket: string | number) => `Ticket ${ticket}`,
+  accepted: (caution: string | number, reason: string | number) => `Accepted: ${caution} (${reason})`,
+  lookAtGlovesAnd: (value: string | number, value2: string | number) =>
+    `Look at: ${value}, ${value2}. Gloves and eye protection for glass; guard down at the saw.`,
+} as const;
+
+export const CUT_SHEET = {
+  keep: (length: string | number) => `, keep ${length}`,
+  newStick: 'New stick',
+  batch: (batch: string | number) => `, batch ${batch}`,
+  stop: (short: string | number) => `stop ${short}`,
+  fromTo: (short: string | number, short2: string | number) => `from ${short} to ${short2}`,
+  newSheet: 'New sheet',
+  cutsEdgeToEdge: 'Cuts, edge to edge',
+  fromTheLeft: 'from the left',
+  fromTheTop: 'from the top',
+  keep2: (short: string | number, short2: string | number) => `keep ${short} × ${short2}`,
+  cutSheet: (number: number) => `Cut sheet ${number}`,
+  lengthsInLegsBy: (day: string | number, by: string | number, value: string | number) =>
+    `${day}, ${by}. Lengths in ${value}, legs by their long points.`,
+  guardsDownEyesAnd:
+    'Guards down, eyes and ears covered; unplug the saw before you change the blade. Gloves for glass.',
+} as const;
+
+export const WALL_CARD = {
+  wallCard: (ticket: string | number) => `Wall card ${ticket}`,
+  yourPicture: 'Your picture',
+  theHookGoes: 'The hook goes',
+  belowWhereYouWant: 'below where you want the top edge',
+  orOverTheFloor: 'or over the floor',
+  withItsMiddleAt: (len: string | number) => `with its middle at ${len}, eye level for most people`,
+  apartAndLevelEach: (len: string | number) =>
+    `${len} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`,
+  kgUseAHook: (len: string | number, len2: string | number, kg: string | number, ceil: number) =>
+    `${len} × ${len2}, ${kg} kg. Use a hook and fixing rated for at least ${ceil} kg and right for your wall. Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.`,
+} as const;
+
+export const QUOTE = {
+  quote: 'Quote',
+  order: 'Order',
+  thesePricesHoldUntil: (day: string | number) => `These prices hold until ${day}`,
+  promisedFor: (day: string | number) => `Promised for ${day}`,
+  piece: (value: number) => `Piece ${value}`,
+  outside: (build: string | number, name: string | number, length: string | number, length2: string | number) =>
+    `${build}; ${name}; ${length} × ${length2} outside`,
+  rounding: 'Rounding',
+  thisPiece: 'This piece',
+  youAsked: (insists: string | number) => `You asked: ${insists}`,
+  allPieces: 'All pieces',
+  tax: (percent: string | number, value: string | number) => `Tax ${percent} %${value}`,
+  total: 'Total',
+  depositWhenYouSay: 'Deposit when you say yes',
+  paid: 'Paid',
+  balance: 'Balance',
+  quote2: (number: number) => `Quote ${number}`,
+  sizesAreThoseOf: 'Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.',
+} as const;
+
+export const RACK_LABEL = {
+  label: (code: string | number) => `Label ${code}`,
+  batch: (batch: string | number) => `batch ${batch}`,
+} as const;
