@@ -6,7 +6,7 @@ import { workOutBody } from '@/core/public-api/body';
 import { readRequest } from '@/core/public-api/request';
 import { EMPTY_CATALOGUE } from '@/core/materials';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
-import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request-schema';
 import { STANDARD_LISTS, STANDARD_SIZES } from '@/core/sizing/match';
 import { TOPICS, sumUp } from '@/core/sums';
 import { exactText } from '@/core/units/format-length';

@@ -1,70 +1,27 @@
 'use client';
-/** Finds an order from anywhere: `/`, then a number, a name or the end of a phone number. */
-import Button from '@mui/material/Button';
-import InputBase from '@mui/material/InputBase';
-import { useQuery } from '@tanstack/react-query';
-import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+/** Finds an order from anywhere, by `/`. Its field is fetched when it is first asked for. */
+import ButtonBase from '@mui/material/ButtonBase';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
 import { BAR } from '@/words/screens/frame';
 import { onKey } from './keys';
-import { ask } from './send';
-import { useLate } from './use-late';
 import styles from './top-bar.module.css';
-import { useHydrated } from './use-hydrated';
 
-interface Found {
-  readonly number: number;
-  readonly state: string;
-  readonly customer: string;
-  readonly titles: string;
-}
-const LATE_MS = 120;
+const FinderField = dynamic(() => import('./finder-field').then((file) => file.FinderField));
 
 export function Finder() {
-  const [text, setText] = useState('');
-  const field = useRef<HTMLInputElement>(null);
-  const router = useRouter();
-  const asked = useLate(text.trim(), LATE_MS);
-  useEffect(() => onKey('/', () => field.current?.focus()), []);
-  const { data: orders = [] } = useQuery({
-    queryKey: ['find', asked],
-    enabled: asked !== '',
-    queryFn: async ({ signal }) => {
-      const answer = await ask<readonly Found[]>(`/api/find?text=${encodeURIComponent(asked)}`, { signal });
-      return answer.ok ? answer.value : [];
-    },
-  });
-  const go = (number: number) => {
-    setText('');
-    router.push(`/desk/${number}`);
-  };
+  const [open, setOpen] = useState(false);
+  useEffect(() => onKey('/', () => setOpen(true)), []);
+  if (open) return <FinderField onLeave={() => setOpen(false)} />;
   return (
-    <div className={styles.finder}>
-      <InputBase
-        inputRef={field}
-        value={text}
-        readOnly={!useHydrated()}
-        placeholder={BAR.find}
-        onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && orders[0]) go(orders[0].number);
-          if (event.key === 'Escape') setText('');
-        }}
-        slotProps={{ input: { 'aria-label': BAR.findLong, maxLength: 80 } }}
-      />
+    <ButtonBase
+      className={styles.finder ?? ''}
+      aria-label={BAR.findLong}
+      aria-keyshortcuts="/"
+      onClick={() => setOpen(true)}
+    >
+      <span>{BAR.find}</span>
       <kbd>/</kbd>
-      {text !== '' && (
-        <ul className={styles.found}>
-          {orders.map((order) => (
-            <li key={order.number}>
-              <Button variant="text" fullWidth onClick={() => go(order.number)}>
-                <b>{order.number}</b> {order.customer} <span className="soft">{order.titles || order.state}</span>
-              </Button>
-            </li>
-          ))}
-          {orders.length === 0 && asked === text.trim() && <li className={styles.none}>{BAR.findNone}</li>}
-        </ul>
-      )}
-    </div>
+    </ButtonBase>
   );
 }

@@ -4,14 +4,16 @@
  * force; what is wrong stands below. Enter goes on to the next field.
  */
 import InputBase from '@mui/material/Input';
+import dynamic from 'next/dynamic';
 import { memo, useId } from 'react';
 import type { Issue } from '@/core/issue';
 import { FINEST, fieldText } from '@/core/units/format-length';
 import type { Length, Unit } from '@/core/units/length';
-import { sayIssue } from '@/words/issues';
 import styles from './fields.module.css';
 import { useUnit } from './units';
 import { useHydrated } from './use-hydrated';
+
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
 
 export interface LengthFieldProps {
   readonly label: string;
@@ -84,7 +86,7 @@ export const LengthField = memo(function LengthField({
         }
       />
       <div id={`${id}-says`} className={issue ? styles.wrong : styles.hint}>
-        {issue ? sayIssue(issue, unit) : hint}
+        {issue ? <Sentences issues={[issue]} /> : hint}
       </div>
     </div>
   );

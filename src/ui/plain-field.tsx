@@ -18,9 +18,14 @@ interface Props {
   readonly onChange: (text: string) => void;
   readonly wrong?: Issue | undefined;
   readonly hint?: string | undefined;
+  /** What it is called aloud, where its label changes. */
+  readonly aloud?: string;
+  readonly first?: boolean;
+  /** What Enter does; else it goes on to the next field. */
+  readonly onEnter?: () => void;
 }
 
-export function PlainField({ label, name, value, most, onChange, wrong, hint }: Props) {
+export function PlainField({ label, name, value, most, onChange, wrong, hint, aloud, first = false, onEnter }: Props) {
   const id = useId();
   return (
     <div className={styles.field}>
@@ -30,6 +35,7 @@ export function PlainField({ label, name, value, most, onChange, wrong, hint }: 
         name={name}
         value={value}
         fullWidth
+        autoFocus={first}
         autoComplete="off"
         readOnly={!useHydrated()}
         error={wrong !== undefined}
@@ -37,11 +43,17 @@ export function PlainField({ label, name, value, most, onChange, wrong, hint }: 
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;
           event.preventDefault();
-          focusNext(event.target as HTMLElement);
+          if (onEnter) onEnter();
+          else focusNext(event.target as HTMLElement);
         }}
         onChange={(event) => onChange(event.target.value)}
         slotProps={{
-          input: { maxLength: most, 'aria-invalid': wrong !== undefined, 'aria-describedby': `${id}-says` },
+          input: {
+            maxLength: most,
+            ...(aloud === undefined ? {} : { 'aria-label': aloud }),
+            'aria-invalid': wrong !== undefined,
+            'aria-describedby': `${id}-says`,
+          },
         }}
       />
       <div id={`${id}-says`} className={wrong ? styles.wrong : styles.hint}>

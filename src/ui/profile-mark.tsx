@@ -1,5 +1,4 @@
 'use client';
-import { area, curveLinear } from 'd3-shape';
 import { memo } from 'react';
 import { fall } from '@/core/drawing/profile';
 import type { Moulding } from '@/core/materials';
@@ -13,14 +12,12 @@ export const ProfileMark = memo(function ProfileMark({ moulding, size = 34 }: { 
   const steps = Array.from({ length: 17 }, (_, k) => k / 16);
   const top = (t: number) => size - tall + fall(moulding.profile, t) * lip;
   const bottom = (t: number) => (face * t > face - rabbet ? size - tall + lip : size);
-  const path = area<number>()
-    .x((t) => t * face)
-    .y0(bottom)
-    .y1(top)
-    .curve(curveLinear)(steps);
+  const line = (height: (t: number) => number, ts: readonly number[]) =>
+    ts.map((t) => `${(t * face).toFixed(2)},${height(t).toFixed(2)}`).join('L');
+  const path = `M${line(top, steps)}L${line(bottom, [...steps].reverse())}Z`;
   return (
     <svg width={size} height={size} aria-hidden="true">
-      <path d={path ?? ''} fill={moulding.colour} stroke="var(--ink)" strokeWidth="0.7" />
+      <path d={path} fill={moulding.colour} stroke="var(--ink)" strokeWidth="0.7" />
     </svg>
   );
 });

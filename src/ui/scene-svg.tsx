@@ -150,7 +150,7 @@ interface Props {
 
 export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, letters = 16, ground }: Props) {
   const { unit } = useUnit();
-  const scale = Math.min(width / scene.width, height / scene.height);
+  const scale = Math.max(0, Math.min(width / scene.width, height / scene.height));
   const shapes = useMemo(() => {
     const at = ([x, y]: Point) => `${(x * scale).toFixed(2)},${(y * scale).toFixed(2)}`;
     const paint: Paint = { at, unit, scale, letters, ground };

@@ -1,6 +1,7 @@
 /** Every cut there is, on sheets of a few millimetres. */
 import type { Random } from '@/core/cutting/random';
-import { type SheetsRequest, sheetsSchema } from '@/core/cutting/request';
+import type { SheetsRequest } from '@/core/cutting/request';
+import { sheetsSchema } from '@/core/cutting/request-schema';
 
 /** A sheet of a few millimetres, so that every cut at a whole millimetre can be tried. */
 export const smallSheet = (random: Random, parts: number, minBreak = 0, w = 20, h = 24) =>

@@ -2,7 +2,8 @@
  * Seeded instances for the cutting engine: days and bulk orders as a shop has them, and sticks and sheets cut back
  * together, whose optimum is known. Lengths to a tenth of a millimetre.
  */
-import { type SheetsRequest, type SticksRequest, sheetsSchema, sticksSchema } from '@/core/cutting/request';
+import type { SheetsRequest, SticksRequest } from '@/core/cutting/request';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request-schema';
 import { type Random, randomFrom } from '@/core/cutting/random';
 
 const tenth = (mm: number) => Math.round(mm * 10) / 10;

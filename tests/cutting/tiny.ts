@@ -1,6 +1,6 @@
 /** Requests so small that everything can be tried. */
 import type { Random } from '@/core/cutting/random';
-import { sheetsSchema, sticksSchema } from '@/core/cutting/request';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request-schema';
 
 const pick = <T>(random: Random, ...list: T[]): T => list[random.below(list.length)]!;
 

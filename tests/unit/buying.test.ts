@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { buyingOf } from '@/core/cutting/buying';
-import { sticksSchema } from '@/core/cutting/request';
+import { sticksSchema } from '@/core/cutting/request-schema';
 import { type Size, inches, mm, size } from '@/core/units/length';
 import { moulding as anyMoulding } from '../shop';
 

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { Engine, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
-import { type SheetsPlan, type SticksPlan, sheetsSchema, sticksSchema } from '@/core/cutting/request';
+import type { SheetsPlan, SticksPlan } from '@/core/cutting/request';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request-schema';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
 

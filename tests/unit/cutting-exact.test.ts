@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import type { Solver } from '@/core/cutting/linear';
 import { randomFrom } from '@/core/cutting/random';
-import { sheetsSchema } from '@/core/cutting/request';
+import { sheetsSchema } from '@/core/cutting/request-schema';
 import { SheetBound, countingTask } from '@/core/cutting/sheets/bound';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { choose } from '@/core/cutting/sheets/choice';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { randomFrom } from '@/core/cutting/random';
-import { sheetsSchema } from '@/core/cutting/request';
+import { sheetsSchema } from '@/core/cutting/request-schema';
 import { SheetBound } from '@/core/cutting/sheets/bound';
 import { SheetFiller } from '@/core/cutting/sheets/fill';
 import { Pairs, firstWithin } from '@/core/cutting/sheets/pairs';

@@ -6,7 +6,7 @@ import type { ListedMaterials, Moulding, SheetMaterial } from '../materials';
 import type { Settings } from '../settings';
 import { type Length, fitsEitherWay, toMm } from '../units/length';
 import type { Wanted } from './demand';
-import { type SheetsRequest, type SticksRequest, sheetsSchema, sticksSchema } from './request';
+import type { SheetsRequest, SticksRequest } from './request';
 
 export interface RackStick {
   readonly id: string;
@@ -72,6 +72,7 @@ export function requestsFor(
           id: `${moulding.code} stick`,
           length: stickMm(moulding),
           batch: NEW_BATCH,
+          qty: null,
           price: centsPerMm(moulding) * stickMm(moulding),
         },
       ],
@@ -100,7 +101,7 @@ export function requestsFor(
         rotate: true,
         // Boards are cut with a knife; glass is broken and needs a strip to hold.
         ...(glass.has(sheet.code) ? { minBreak: toMm(cutting.glassBreak) } : {}),
-        stock: [{ id: `${sheet.code} sheet`, ...whole, price: centsPerSquareMm(sheet) * whole.w * whole.h }],
+        stock: [{ id: `${sheet.code} sheet`, ...whole, qty: null, price: centsPerSquareMm(sheet) * whole.w * whole.h }],
         rack: [
           ...rack.flatMap((one) =>
             one.kind === 'sheet' && one.material === sheet.code
@@ -117,7 +118,7 @@ export function requestsFor(
     });
   const money = { offcutValue: cutting.offcutValue, unmadePenalty: UNMADE_CENTS, seed };
   return {
-    sticks: sticksSchema.parse({
+    sticks: {
       // Along the stick a cut takes more than the blade is wide (R51).
       kerf: Math.round((toMm(cutting.kerf) / Math.cos(Math.PI / 4)) * 1000) / 1000,
       endTrim: toMm(endTrim),
@@ -132,10 +133,11 @@ export function requestsFor(
           legs: legs.map((leg) => ({ id: leg.id, length: toMm(leg.length) })),
         })),
       ...money,
-    }),
-    sheets: sheetsSchema.parse({
+    },
+    sheets: {
       kerf: 0,
       sheetTrim: toMm(cutting.sheetTrim),
+      minBreak: 0,
       offcutTrim: 0,
       minOffcut: { short: toMm(cutting.minSheet.short), long: toMm(cutting.minSheet.long) },
       materials,
@@ -143,6 +145,6 @@ export function requestsFor(
         .filter((one) => materials.some(({ id }) => id === one.material))
         .map(({ id, material, w, h }) => ({ id, material, w: toMm(w), h: toMm(h) })),
       ...money,
-    }),
+    },
   };
 }

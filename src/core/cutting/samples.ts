@@ -2,7 +2,8 @@
  * Made-up requests of every kind, for getting warm: the first plans that anybody asks for must not wait for the compiler.
  */
 import { type Random, randomFrom } from './random';
-import { type SheetsRequest, type SticksRequest, sheetsSchema, sticksSchema } from './request';
+import type { SheetsRequest, SticksRequest } from './request';
+import { sheetsSchema, sticksSchema } from './request-schema';
 
 export type Sample = (
   | { readonly kind: 'sticks'; readonly request: SticksRequest }

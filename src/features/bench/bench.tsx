@@ -16,10 +16,10 @@ import { dayName } from '@/words/materials';
 import { BENCH } from '@/words/screens/bench';
 import { useEnter, useScanner } from './bench-keys';
 import styles from './bench.module.css';
-import { FinalCheck } from './final-check';
 import { JobSide } from './job-side';
 import { StepFigures } from './step-figures';
 
+const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck));
 const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog));
 
 type JobStep = JobView['steps'][number];

@@ -1,5 +1,6 @@
 'use client';
 /** One order at the counter: where its pieces are, what was paid, what is still to be paid, and the hand-over. */
+import dynamic from 'next/dynamic';
 import type { OrderView } from '@/contract/views';
 import type { Scene } from '@/core/drawing/scene';
 import { Cash, Len, SizeText } from '@/ui/figures';
@@ -10,9 +11,10 @@ import { dayName } from '@/words/materials';
 import { ACCOUNT, MONEY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 import { Cancel } from './cancel';
-import { HandOver } from './hand-over';
 import { Ledger } from './ledger';
 import { TakePayment } from './take-payment';
+
+const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver));
 
 /** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
 export function Account({ order: first, pictures }: { order: OrderView; pictures: Readonly<Record<string, Scene>> }) {

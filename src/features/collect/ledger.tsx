@@ -1,30 +1,15 @@
 'use client';
 /** What was paid, line by line. A line is never changed; it is reversed by another, with its reason. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { OrderView, PaymentView } from '@/contract/views';
 import { Cash } from '@/ui/figures';
-import { Field, Form, useCommandForm } from '@/ui/form';
 import { dayName } from '@/words/materials';
 import { LEDGER } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
-function Reverse({ payment, onDone }: { payment: PaymentView; onDone: () => void }) {
-  const [newId] = useState(() => crypto.randomUUID());
-  const of = useCommandForm('reverse-payment', {
-    values: { reason: '' },
-    payload: ({ reason }) => ({ paymentId: payment.id, newId, reason }),
-    onDone,
-  });
-  return (
-    <Form of={of} className={styles.reverse}>
-      <Field name="reason" label={LEDGER.whyReversed} hidesLabel placeholder={LEDGER.whyReversed} most={300} first />
-      <Button type="submit" variant="outlined" disabled={of.busy || !of.form.watch('reason').trim()}>
-        {LEDGER.reverse}
-      </Button>
-    </Form>
-  );
-}
+const Reverse = dynamic(() => import('./reverse').then((file) => file.Reverse));
 
 export function Ledger({ order }: { order: OrderView }) {
   const [reversing, setReversing] = useState<string | undefined>();

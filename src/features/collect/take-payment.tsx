@@ -8,7 +8,7 @@ import { type Issue, issue } from '@/core/issue';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
-import { Field, Form, useCommandForm } from '@/ui/form';
+import { PlainField } from '@/ui/plain-field';
 import { type Sent, post } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
@@ -86,23 +86,31 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
   const [declined, setDeclined] = useState<readonly Issue[]>([]);
   const askCard = useCommand('ask-card');
 
-  const amountIn = (text: string): number | { readonly wrong: readonly Issue[] } => {
+  const [text, setText] = useState(() => formatMoney(due as Money));
+  const [wrong, setWrong] = useState<Issue>();
+  const cash = useCommand('take-cash');
+  /** The amount in the field; what is wrong with it is said beside it. */
+  const amountTyped = (): number | undefined => {
     const amount = parseMoney(text);
-    if (amount === undefined || amount === 0)
-      return { wrong: [issue('amount-wrong', { typed: text.slice(0, 20) }, 'amount')] };
-    return amount > balance ? { wrong: [issue('payment-above-balance', { amount, balance }, 'amount')] } : amount;
+    const problem =
+      amount === undefined || amount === 0
+        ? issue('amount-wrong', { typed: text.slice(0, 20) })
+        : amount > balance
+          ? issue('payment-above-balance', { amount, balance })
+          : undefined;
+    setWrong(problem);
+    setDeclined([]);
+    return problem ? undefined : amount;
   };
-  const of = useCommandForm('take-cash', {
-    values: { amount: formatMoney(due as Money) },
-    payload: ({ amount: text }) => {
-      const amount = amountIn(text);
-      return typeof amount === 'number' ? { orderId: order.id, paymentId: ids.payment, amount } : amount;
-    },
-    onDone: () => setIds(newIds()),
-  });
+  const take = async () => {
+    const amount = amountTyped();
+    if (amount === undefined) return;
+    const answer = await cash.run({ orderId: order.id, paymentId: ids.payment, amount });
+    if (answer.ok || !answer.lost) setIds(newIds());
+  };
   const card = async () => {
-    const amount = amountIn(of.form.getValues('amount'));
-    if (typeof amount !== 'number') return void of.submit();
+    const amount = amountTyped();
+    if (amount === undefined) return;
     setAsking(true);
     const asked = await askCard.run({ orderId: order.id, requestId: ids.request, amount });
     const answer = asked.ok ? await askTerminal(ids.request, acts) : asked;
@@ -113,17 +121,31 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
   };
   const open = order.openCards[0];
   if (open && !asking) return <OpenCard card={open} />;
-  const busy = of.busy || asking;
+  const busy = cash.busy || asking;
   return (
-    <Form of={of} className={styles.pay}>
-      <Field
+    <form
+      className={styles.pay}
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        void take();
+      }}
+    >
+      <PlainField
         name="amount"
         label={first ? PAY.deposit : PAY.balance}
+        aloud={PAY.amount}
+        value={text}
         most={14}
         first
-        input={{ inputMode: 'decimal', 'aria-label': PAY.amount }}
+        wrong={wrong}
+        onEnter={() => void take()}
+        onChange={(to) => {
+          setText(to);
+          setWrong(undefined);
+        }}
       />
-      <Trouble issues={[...declined, ...askCard.issues]} />
+      <Trouble issues={[...declined, ...cash.issues, ...askCard.issues]} />
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={busy} onClick={() => void card()}>
           {asking ? PAY.asking : PAY.byCard}
@@ -133,7 +155,7 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
         </Button>
       </div>
       <Simulated acts={acts} onActs={setActs} />
-    </Form>
+    </form>
   );
 }
 export { Pay as TakePayment };

@@ -7,7 +7,7 @@ import { issue } from '@/core/issue';
 import { Cash, FractionText } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
-import { sayCaution } from '@/words/issues';
+import { sayCaution } from '@/words/issues/say-caution';
 import { ACCEPT, DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import type { Desk } from './use-desk';

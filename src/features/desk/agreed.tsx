@@ -4,13 +4,12 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { useView } from '@/ui/query';
-import { Tabs, panelOf } from '@/ui/tabs';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import { DESK, AGREED } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
-import { PIECES } from './order-bar';
+import { PieceTabs, piecePanel } from './piece-tabs';
 import { Tape, Totals } from './tape';
 
 export function AgreedOrder({ order: first }: { order: OrderView }) {
@@ -25,16 +24,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         <span className={styles.customer}>
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </span>
-        <Tabs
-          id={PIECES}
-          label={DESK.pieces}
-          className={styles.tabs ?? ''}
-          value={active}
-          options={order.pieces.map(
-            (piece, index) => [index, piece.design.piece.title || DESK.piece(index + 1)] as const,
-          )}
-          onChange={setActive}
-        />
+        <PieceTabs titles={order.pieces.map(({ design }) => design.piece.title)} active={active} onChoose={setActive} />
         <span className={styles.promised}>
           {order.state === 'accepted' ? AGREED.promisedFor : stateName(order.state)} <b>{dayName(order.promised)}</b>
         </span>
@@ -76,7 +66,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         </dl>
         <p className={styles.aside}>{AGREED.agreedWithPriceBook(order.edition)}</p>
       </section>
-      <section className={styles.middle} {...panelOf(PIECES, active)}>
+      <section className={styles.middle} {...piecePanel(order.pieces.length, active)}>
         {piece.agreed && <Drawings worked={piece.agreed} />}
       </section>
       <section className={styles.right} aria-label={AGREED.sizesAndPrice}>

@@ -1,5 +1,6 @@
 'use client';
 /** What one build asks beyond the rest: its fields, as its folder declares them. */
+import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { BUILDS } from '@/core/builds';
@@ -8,11 +9,12 @@ import { fieldText } from '@/core/units/format-length';
 import type { Length, Sides, Unit } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse-length';
 import { choiceName, fieldName } from '@/words/builds';
-import { sayIssue } from '@/words/issues';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
 import { BUILD_FIELDS } from '@/words/screens/desk';
+
+const Sentences = dynamic(() => import('@/ui/sentences').then((file) => file.Sentences));
 
 const SEAT = [
   [BUILD_FIELDS.insideWidthTop, 'top'],
@@ -55,9 +57,9 @@ function Lengths({
           if (all.every((outcome) => outcome.ok)) onChange(all.map((one) => one.value));
         }}
       />
-      <p className={styles.aside}>
-        {wrong && !wrong.ok ? sayIssue(wrong.issues[0]!, unit) : BUILD_FIELDS.collarSidesCuffsHem}
-      </p>
+      <div className={styles.aside}>
+        {wrong && !wrong.ok ? <Sentences issues={wrong.issues} /> : BUILD_FIELDS.collarSidesCuffsHem}
+      </div>
     </div>
   );
 }

@@ -5,7 +5,6 @@ import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import { useLive } from '@/ui/live';
-import { panelOf } from '@/ui/tabs';
 import { Trouble } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { DESK } from '@/words/screens/desk';
@@ -13,7 +12,8 @@ import { Choices, SECTIONS } from './choices';
 import styles from './desk.module.css';
 import { unread } from './draft';
 import { Drawings } from './drawings';
-import { OrderBar, PIECES } from './order-bar';
+import { OrderBar } from './order-bar';
+import { piecePanel } from './piece-tabs';
 import { Held, Other, Stale } from './standing';
 import { Tape, Totals } from './tape';
 import { type Desk, type DeskStart, useDesk } from './use-desk';
@@ -118,7 +118,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         <Choices shop={shop} piece={piece} worked={current.worked} unit={unit} desk={hands} open={open} onOpen={show} />
         <Trouble issues={here} />
       </section>
-      <section className={styles.middle} {...panelOf(PIECES, active)}>
+      <section className={styles.middle} {...piecePanel(shown.length, active)}>
         {current.worked ? <Drawings worked={current.worked} faded={former} /> : <NothingToDraw shop={shop} />}
       </section>
       <section className={styles.right} aria-label={DESK.sizesAndPrice}>

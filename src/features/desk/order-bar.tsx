@@ -1,13 +1,11 @@
 'use client';
 /** Which order, whose, its pieces, and when it is promised. */
 import Button from '@mui/material/Button';
-import { Tabs } from '@/ui/tabs';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
+import { PieceTabs } from './piece-tabs';
 import { Promised } from './promised';
 import type { Desk } from './use-desk';
-
-export const PIECES = 'pieces';
 
 export function OrderBar({
   desk,
@@ -31,16 +29,7 @@ export function OrderBar({
           DESK.chooseCustomer
         )}
       </Button>
-      <Tabs
-        id={PIECES}
-        label={DESK.pieces}
-        className={styles.tabs ?? ''}
-        value={active}
-        options={draft.pieces.map(
-          (piece, index) => [index, piece.design.piece.title || DESK.piece(index + 1)] as const,
-        )}
-        onChange={desk.choose}
-      />
+      <PieceTabs titles={draft.pieces.map(({ design }) => design.piece.title)} active={active} onChoose={desk.choose} />
       <span className={styles.acts}>
         <Button variant="text" onClick={desk.addPiece}>
           {DESK.addPiece}

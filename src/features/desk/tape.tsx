@@ -15,7 +15,7 @@ import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
-import { sayCaution, sayWayOut } from '@/words/issues';
+import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
 import { figureName, legName, partName } from '@/words/builds';
 import { HARDWARE_NAMES, LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';

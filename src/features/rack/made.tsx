@@ -2,7 +2,8 @@
 /** Plans that were confirmed: what each lost, over time; their papers; a spoiled cut; the way back. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { MadePlanView, RackView } from '@/contract/views';
 import type { PlanFigures } from '@/core/cutting/plan-figures';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';
@@ -14,10 +15,6 @@ import { RackPlaces, useRack } from './rack-places';
 import styles from './rack.module.css';
 import { cents, gapWords, percent, shareLost } from './words';
 
-const WasteChart = dynamic(() => import('./waste-chart').then((file) => file.WasteChart), {
-  ssr: false,
-  loading: () => <div className={styles.chart} style={{ height: 158 }} />,
-});
 const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog));
 
 const TICKETS_SHOWN = 3;
@@ -106,8 +103,13 @@ function PlanRow({ plan, money, onSpoil, onUndo }: RowProps) {
   );
 }
 
-export function PlansMade({ first }: { first: RackView }) {
+/** `chart`: the losses of the plans, drawn on the server. */
+export function PlansMade({ first, chart }: { first: RackView; chart: ReactNode }) {
   const { rack } = useRack(first);
+  const router = useRouter();
+  useEffect(() => {
+    if (rack.plans !== first.plans) router.refresh();
+  }, [rack.plans, first.plans, router]);
   const undo = useCommand('undo-plan');
   const [spoiling, setSpoiling] = useState<MadePlanView>();
   const close = () => setSpoiling(undefined);
@@ -126,7 +128,7 @@ export function PlansMade({ first }: { first: RackView }) {
                 {MADE.lostHead}{' '}
                 {rack.money && <span className="soft">{MADE.savedSoFar(cents(Math.max(0, savedBy(rack.plans))))}</span>}
               </h2>
-              <WasteChart plans={rack.plans} />
+              {chart}
             </section>
             <Trouble issues={undo.issues} />
             <section className={styles.kind}>

@@ -1,10 +1,8 @@
-'use client';
-/** What was lost of sticks and of sheets, plan by plan. */
+/** What was lost of sticks and of sheets, plan by plan. Drawn on the server: nothing of it is touched. */
 import { extent, max } from 'd3-array';
 import { scaleLinear, scaleTime } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { MadePlanView } from '@/contract/views';
-import { useBox } from '@/ui/scene-svg';
 import { MADE } from '@/words/screens/rack';
 import styles from './rack.module.css';
 import { percent, shareLost } from './words';
@@ -12,6 +10,8 @@ import { percent, shareLost } from './words';
 /** What a name on the chart takes. */
 const NAME_HIGH = 16;
 const [HIGH, LEFT, BOTTOM, RIGHT] = [150, 40, 22, 90];
+/** As wide as the page is on the usual screen. */
+const WIDE = 1240;
 const DAY_MS = 86_400_000;
 const SERIES = [
   ['sticks', 'var(--ink)'],
@@ -47,13 +47,12 @@ function scalesOf(rows: readonly PlanRow[], width: number) {
 }
 
 export function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
-  const [box, { width }] = useBox<HTMLDivElement>();
   const rows: PlanRow[] = plans
     .filter((plan) => plan.state === 'confirmed')
     .map((plan) => ({ plan, at: new Date(plan.at) }))
     .reverse();
-  if (rows.length === 0) return <div ref={box} className={styles.chart} />;
-  const { x, y, right } = scalesOf(rows, width);
+  if (rows.length === 0) return null;
+  const { x, y, right } = scalesOf(rows, WIDE);
   const opened = (kind: Kind) => rows.filter(({ plan }) => plan.figures[kind].opened > 0);
   const height = (kind: Kind) => (row: PlanRow) => y(shareLost(row.plan.figures[kind]));
   const nameAt = namePlaces(
@@ -63,8 +62,8 @@ export function WasteChart({ plans }: { plans: readonly MadePlanView[] }) {
     }),
   );
   return (
-    <div ref={box} className={styles.chart}>
-      <svg width={Math.max(200, width)} height={HIGH} role="img" aria-label={MADE.chart}>
+    <div className={styles.chart}>
+      <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={MADE.chart}>
         {y.ticks(4).map((tick) => (
           <g key={tick}>
             <line x1={LEFT} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--hair)" />

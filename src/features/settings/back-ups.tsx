@@ -5,7 +5,6 @@ import { useState } from 'react';
 import type { BackUpView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
 import { ask, post } from '@/ui/send';
-import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { bytesText, momentText } from '@/words/materials';
 import { BACK_UPS } from '@/words/screens/settings';
@@ -44,17 +43,18 @@ export function BackUps({ backUps }: { backUps: readonly BackUpView[] }) {
       {backUps.length === 0 ? (
         <p className={`soft ${styles.none}`}>{BACK_UPS.none}</p>
       ) : (
-        <SheetTable label={BACK_UPS.head} columns={BACK_UPS.columns} className={styles.list}>
-          {backUps.map((backUp) => (
-            <Row key={backUp.name}>
-              <Cell>
+        <>
+          <p className={`soft ${styles.none}`}>{BACK_UPS.folder}</p>
+          <ul className={styles.backUps}>
+            {backUps.map((backUp) => (
+              <li key={backUp.name}>
                 <time dateTime={backUp.at}>{momentText(backUp.at)}</time>
-              </Cell>
-              <Cell>{backUp.name}</Cell>
-              <Cell num>{bytesText(backUp.bytes)}</Cell>
-            </Row>
-          ))}
-        </SheetTable>
+                <span>{backUp.name}</span>
+                <span className="num">{bytesText(backUp.bytes)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
       )}
     </>
   );

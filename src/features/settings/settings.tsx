@@ -1,11 +1,11 @@
 'use client';
 /** What the owner sets for the shop, and its back-ups. Each change is an edition that can be seen below. */
 import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
 import { useState } from 'react';
 import type { ShopSettings } from '@/contract/settings';
 import type { SettingsView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
+import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { momentText } from '@/words/materials';
@@ -79,8 +79,16 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
       <section>
         <h2>{BACK_UPS.head}</h2>
         <div className={styles.nightly}>
-          <label htmlFor="setting-nightly">{BACK_UPS.nightly}</label>
-          <Checkbox id="setting-nightly" checked={nightly} onChange={(event) => setNightly(event.target.checked)} />
+          <span>{BACK_UPS.nightly}</span>
+          <Choice
+            label={BACK_UPS.nightly}
+            value={nightly ? 'yes' : 'no'}
+            options={[
+              ['yes', BACK_UPS.yes],
+              ['no', BACK_UPS.no],
+            ]}
+            onChange={(to) => setNightly(to === 'yes')}
+          />
           <small>{BACK_UPS.nightlySay}</small>
         </div>
         {KEPT.map((name) => (

@@ -1,7 +1,6 @@
 'use client';
 /** What a sum comes to, and how; with its drawing. */
-import { useMemo } from 'react';
-import { sumScene } from '@/core/drawing/sums';
+import type { Scene } from '@/core/drawing/scene';
 import type { CautionCode } from '@/core/issue-codes';
 import type { Unit } from '@/core/units/length';
 import { workingText } from '@/core/working';
@@ -10,8 +9,6 @@ import { SceneSvg, useBox } from '@/ui/scene-svg';
 import { Note } from '@/ui/trouble';
 import { cautionName } from '@/words/issues/caution-names';
 import { SUMS, sumFigureName } from '@/words/sums';
-import type { BenchSum } from './bench-sums';
-import { figuresOf } from './sum-figures';
 import styles from './sums.module.css';
 import type { Done } from './work-sum';
 
@@ -80,18 +77,8 @@ const MARGIN = 28;
 /** Until the screen was measured: as at 1280 × 800. */
 const USUAL_BOX = { width: 440, height: 300 };
 
-export function Drawing({ of: sum, done, unit }: { of: BenchSum; done: Done | undefined; unit: Unit }) {
+export function Drawing({ label, scene }: { label: string; scene: Scene | undefined }) {
   const [ref, box] = useBox<HTMLDivElement>(USUAL_BOX);
-  const scene = useMemo(() => {
-    if (!done) return undefined;
-    const figures = figuresOf(done.answer, unit, figuresOf(done.body, unit));
-    const parts = (done.body.parts ?? []) as readonly { material: string }[];
-    return sumScene(
-      sum.scene,
-      (key) => figures.get(key) ?? 0,
-      parts.map((part) => part.material),
-    );
-  }, [sum, done, unit]);
   return (
     <div ref={ref} className={styles.drawing}>
       {scene && (
@@ -99,7 +86,7 @@ export function Drawing({ of: sum, done, unit }: { of: BenchSum; done: Done | un
           scene={scene}
           width={box.width - MARGIN}
           height={box.height - MARGIN}
-          label={sum.name}
+          label={label}
           letters={15}
           ground="var(--wall)"
         />

@@ -94,7 +94,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     says: SUM_WORDS.theInsideTheOutside,
     topic: 'builds',
     scene: 'floater',
-    also: { build: SUM_WORDS.floaterFrame },
+    also: { build: 'floater frame' },
     fields: [
       ...size('piece', SUM_WORDS.piece, ['16', '20'], ['400', '500']),
       field('gap', SUM_WORDS.gap, '1/4', '6'),
@@ -153,7 +153,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     says: SUM_WORDS.depthThatIsLeft,
     topic: 'builds',
     scene: 'box',
-    also: { build: SUM_WORDS.shadowBox },
+    also: { build: 'shadow box' },
     fields: [
       ...size('package', SUM_WORDS.packageText, ['12', '16'], ['300', '400']),
       field('rabbetDepth', SUM_WORDS.rabbetDepth, '2 3/8', '60'),
@@ -309,7 +309,7 @@ export const BENCH_SUMS: readonly BenchSum[] = [
     fields: [
       ...size('opening', SUM_WORDS.window, ['7 3/4', '9 3/4'], ['200', '290']),
       ...(['left', 'right', 'top', 'bottom'] as const).map((side) =>
-        field(SUM_WORDS.borderwished(side), SUM_WORDS.wished(side), '2', '50'),
+        field(`borderWished.${side}`, SUM_WORDS.wished(side), '2', '50'),
       ),
       field('fitted', SUM_WORDS.windowInIt, 'centred', 'centred', { of: ['centred', 'bottom-heavy', 'optical'] }),
     ],

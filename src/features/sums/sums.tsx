@@ -3,6 +3,7 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobView } from '@/contract/views';
+import type { Scene } from '@/core/drawing/scene';
 import type { Issue, Outcome } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { Choose } from '@/ui/choose';
@@ -13,15 +14,19 @@ import { SUMS } from '@/words/sums';
 import { Answer, Drawing } from './answer';
 import { BENCH_SUMS, type BenchSum, type Values, firstValues } from './bench-sums';
 import styles from './sums.module.css';
-import { valuesOfJob } from './values-of-job';
 import type { Done } from './work-sum';
 
-type Works = (sum: BenchSum, values: Values, unit: Unit) => Outcome<Done>;
+type AllValues = Readonly<Record<string, Values>>;
+type Works = typeof import('./work-sum');
 /** The sum the page opens with, worked out by the server; the others are worked out here once one is touched. */
 export interface FirstSum {
   readonly key: string;
   readonly unit: Unit;
   readonly result: Outcome<Done>;
+  /** Its drawing. */
+  readonly scene: Scene | undefined;
+  /** What the job it was opened from fills in, sum by sum. */
+  readonly filled: AllValues;
 }
 
 function Fields({
@@ -65,7 +70,6 @@ function Fields({
 }
 
 const KEPT = 'lopren.sums';
-type AllValues = Readonly<Record<string, Values>>;
 function keptValues(): AllValues {
   try {
     return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as AllValues;
@@ -75,8 +79,8 @@ function keptValues(): AllValues {
 }
 
 /** What was typed, sum by sum: of a job for as long as the page stands, else kept in this browser. */
-function useValues(job: JobView | null, unit: Unit) {
-  const [all, setAll] = useState<AllValues>(() => (job ? valuesOfJob(job, unit) : {}));
+function useValues(job: JobView | null, filled: AllValues) {
+  const [all, setAll] = useState<AllValues>(filled);
   const [read, setRead] = useState(false);
   useEffect(() => {
     if (job || read) return;
@@ -95,22 +99,24 @@ function useResult(sum: BenchSum, values: Values, unit: Unit, typed: boolean, fi
   const [works, setWorks] = useState<Works>();
   const given = !typed && sum.key === first.key && unit === first.unit;
   useEffect(() => {
-    if (!given && !works) void import('./work-sum').then((file) => setWorks(() => file.benchSum));
+    if (!given && !works) void import('./work-sum').then((file) => setWorks(file));
   }, [given, works]);
-  return useMemo(
-    () => (given ? first.result : works?.(sum, values, unit)),
+  const result = useMemo(
+    () => (given ? first.result : works?.benchSum(sum, values, unit)),
     [given, first.result, works, sum, values, unit],
   );
+  const sceneOf = (done: Done) => (given ? first.scene : works?.sceneOf(sum, done, unit));
+  return { result, sceneOf };
 }
 
 export function Sums({ job, first }: { job: JobView | null; first: FirstSum }) {
   const { unit } = useUnit();
   const [key, setKey] = useState(first.key);
   const sum = BENCH_SUMS.find((benchSum) => benchSum.key === key)!;
-  const [all, setAll] = useValues(job, unit);
+  const [all, setAll] = useValues(job, first.filled);
   const values = useMemo(() => all[key] ?? firstValues(sum, unit), [all, key, sum, unit]);
   const [touched, setTouched] = useState(false);
-  const result = useResult(sum, values, unit, touched || (!job && all[key] !== undefined), first);
+  const { result, sceneOf } = useResult(sum, values, unit, touched || (!job && all[key] !== undefined), first);
   const [last, setLast] = useState<{ key: string; done: Done } | undefined>(undefined);
   if (result?.ok && last?.done !== result.value) setLast({ key, done: result.value });
   const done = result?.ok ? result.value : last?.key === key ? last.done : undefined;
@@ -153,7 +159,7 @@ export function Sums({ job, first }: { job: JobView | null; first: FirstSum }) {
         <Trouble issues={issues.filter(({ path }) => !sum.fields.some((field) => field.path === path))} />
       </section>
       <div className={styles.right}>
-        <Drawing of={sum} done={done} unit={unit} />
+        <Drawing label={sum.name} scene={done && sceneOf(done)} />
         {done && <Answer done={done} stale={!result?.ok} unit={unit} />}
       </div>
     </main>

@@ -1,9 +1,12 @@
 /** A bench sum worked out from what is typed, by the topic of the core that answers it. */
+import type { Scene } from '@/core/drawing/scene';
+import { sumScene } from '@/core/drawing/sums';
 import { sumUp, TOPICS } from '@/core/sums';
 import type { Summed } from '@/core/sums/sum';
 import type { Unit } from '@/core/units/length';
 import { type Outcome, bad, issue } from '@/core/issue';
 import type { BenchSum, Values } from './bench-sums';
+import { figuresOf } from './sum-figures';
 
 /** A path with dots put into a nested body. */
 function put(body: Record<string, unknown>, path: string, value: unknown): void {
@@ -67,4 +70,15 @@ export function benchSum(of: BenchSum, values: Values, unit: Unit): Outcome<Done
   }
   const result = sumUp(topic, checked.data as never, unit);
   return result.ok ? { ok: true, value: { ...result.value, body } } : result;
+}
+
+/** A worked sum as its drawing. */
+export function sceneOf({ scene }: BenchSum, done: Done, unit: Unit): Scene {
+  const figures = figuresOf(done.answer, unit, figuresOf(done.body, unit));
+  const parts = (done.body.parts ?? []) as readonly { material: string }[];
+  return sumScene(
+    scene,
+    (key) => figures.get(key) ?? 0,
+    parts.map((part) => part.material),
+  );
 }

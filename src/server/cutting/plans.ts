@@ -1,13 +1,7 @@
 /** A cutting plan from a request: looked over, worked on in threads, checked, told as it gets better. */
 import { type Job, type News, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
-import {
-  type SheetsPlan,
-  type SheetsRequest,
-  type SticksPlan,
-  type SticksRequest,
-  sheetsSchema,
-  sticksSchema,
-} from '@/core/cutting/request';
+import type { SheetsPlan, SheetsRequest, SticksPlan, SticksRequest } from '@/core/cutting/request';
+import { sheetsSchema, sticksSchema } from '@/core/cutting/request-schema';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
 import { samples } from '@/core/cutting/samples';

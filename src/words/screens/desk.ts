@@ -21,6 +21,7 @@ export const DESK = {
   nothingToDraw: 'Nothing to draw yet.',
   importList: 'Import a supplier’s list',
   choices: 'Choices',
+  drawing: 'Drawing',
   sizesAndPrice: 'Sizes and price',
   tape: 'Tape of sizes and prices',
   stale: 'This order was changed at another screen. What you typed here is kept.',

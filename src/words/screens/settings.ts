@@ -67,11 +67,13 @@ export const SETTING_WORDS = {
 export const BACK_UPS = {
   head: 'Back-ups',
   nightly: 'Each night by itself',
+  yes: 'Yes',
+  no: 'No',
   nightlySay: 'While the shop is open or closed; nobody waits for it.',
   make: 'Back up now',
   making: 'Making a back-up …',
   meanwhile: 'The shop goes on meanwhile.',
-  columns: [{ name: 'Made' }, { name: 'File, in the folder back-ups' }, { name: 'Size', num: true as const }],
+  folder: 'In the folder back-ups, the newest first:',
   none: 'None yet. Copy them to another disk now and then: this one can break.',
 } as const;
 

@@ -1,4 +1,4 @@
-/** What the sums says. */
+/** What the bench sums ask, and what each is good for. */
 
 export const SUM_WORDS = {
   width: (label: string | number) => `${label}, width`,
@@ -13,7 +13,6 @@ export const SUM_WORDS = {
   floaterAndItsRiser: 'Floater and its riser',
   theInsideTheOutside:
     'The inside, the outside, and what must lie under the piece so that its face sits where it should.',
-  floaterFrame: 'floater frame',
   piece: 'Piece',
   gap: 'Gap',
   wall: 'Wall',
@@ -30,7 +29,6 @@ export const SUM_WORDS = {
   screwAtHand: 'Screw at hand',
   shadowBoxSides: 'Shadow box sides',
   depthThatIsLeft: 'Depth that is left for the object, the side strips, and the floor that is seen.',
-  shadowBox: 'shadow box',
   packageText: 'Package',
   rabbetDepth: 'Rabbet depth',
   glazing: 'Glazing',
@@ -73,7 +71,6 @@ export const SUM_WORDS = {
   standardSizes: 'Standard sizes',
   readyMadeSizesThat:
     'Ready-made sizes that suit a window, nearest to the wish first, with the borders each would give.',
-  borderwished: (side: string | number) => `borderWished.${side}`,
   wished: (side: string | number) => `Wished, ${side}`,
   windowInIt: 'Window in it',
   glassBoardsAndMoulding: 'Glass, boards and moulding of one size together, against what the moulding may carry.',

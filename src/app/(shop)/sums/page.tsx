@@ -1,7 +1,7 @@
 import { BENCH_SUMS, firstValues } from '@/features/sums/bench-sums';
 import { Sums } from '@/features/sums/sums';
 import { valuesOfJob } from '@/features/sums/values-of-job';
-import { benchSum } from '@/features/sums/work-sum';
+import { benchSum, sceneOf } from '@/features/sums/work-sum';
 import { pageViewer, shopFrame } from '@/server/access';
 import { unitAsked } from '@/server/unit';
 import { jobView } from '@/server/views';
@@ -19,12 +19,10 @@ export default async function Page({ searchParams }: { searchParams: Promise<Ask
   const job = ticket ? await jobView(viewer, ticket) : undefined;
   const unit = await unitAsked((await shopFrame())?.homeUnit ?? 'in');
   const sum = BENCH_SUMS.find(({ key }) => key === first(asked.sum)) ?? BENCH_SUMS[0]!;
-  const values = (job && valuesOfJob(job, unit)[sum.key]) ?? firstValues(sum, unit);
+  const filled = job ? valuesOfJob(job, unit) : {};
+  const result = benchSum(sum, filled[sum.key] ?? firstValues(sum, unit), unit);
+  const scene = result.ok ? sceneOf(sum, result.value, unit) : undefined;
   return (
-    <Sums
-      key={`${ticket ?? ''} ${sum.key}`}
-      job={job ?? null}
-      first={{ key: sum.key, unit, result: benchSum(sum, values, unit) }}
-    />
+    <Sums key={`${ticket ?? ''} ${sum.key}`} job={job ?? null} first={{ key: sum.key, unit, result, scene, filled }} />
   );
 }

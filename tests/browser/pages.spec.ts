@@ -1,0 +1,77 @@
+/** What must hold of every page: nothing that shuts somebody out, one heading, no more script than was agreed, no page wider than its screen. */
+import zlib from 'node:zlib';
+import AxeBuilder from '@axe-core/playwright';
+import { type Page, expect, test } from '@playwright/test';
+import { PAGES } from '@/contract/access';
+import { signIn } from './shop';
+
+test.describe.configure({ timeout: 240_000 });
+
+const real = (name: string) => name.replace('[number]', '2424').replace('[ticket]', '2424-1');
+const PLACES = Object.keys(PAGES)
+  .filter((name) => name !== '/' && name !== '/set-up')
+  .map(real);
+
+const still = async (page: Page) => {
+  await expect(page.locator('main').filter({ visible: true })).toHaveCount(1);
+  await expect(page.locator('main[aria-busy=true]')).toHaveCount(0);
+};
+
+test('no page shuts anybody out: nothing serious for axe, one heading of the first level', async ({ page }) => {
+  await signIn(page);
+  const wrong: string[] = [];
+  for (const place of PLACES) {
+    await page.goto(place);
+    await still(page);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    for (const { impact, id, nodes } of violations)
+      if (impact === 'serious' || impact === 'critical') wrong.push(`${place} ${id}: ${nodes[0]?.html.slice(0, 120)}`);
+    const heads = await page.locator('h1').filter({ visible: true }).count();
+    const hidden = await page.locator('h1.sr').count();
+    if (heads + hidden < 1 || (await page.locator('h1').count()) !== 1) wrong.push(`${place} has ${heads} h1`);
+  }
+  expect(wrong).toEqual([]);
+});
+
+/** Kilobytes of script, gzip, before the first touch. */
+const BUDGET = 240;
+const BUDGETS: Readonly<Record<string, number>> = { '/desk': 300 };
+
+test('no page ships more script than was agreed', async ({ page }) => {
+  await signIn(page);
+  const over: string[] = [];
+  for (const place of PLACES) {
+    const fresh = await page.context().newPage();
+    const sizes: Promise<number>[] = [];
+    fresh.on('response', (response) => {
+      if (/javascript/.test(response.headers()['content-type'] ?? ''))
+        sizes.push(response.body().then((body) => zlib.gzipSync(body).length));
+    });
+    await fresh.goto(place, { waitUntil: 'networkidle' });
+    const kilobytes = (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0) / 1000;
+    const budget = BUDGETS[place] ?? (place.startsWith('/desk') ? BUDGETS['/desk']! : BUDGET);
+    if (kilobytes > budget) over.push(`${place}: ${kilobytes.toFixed(0)} of ${budget} kB`);
+    await fresh.close();
+  }
+  expect(over).toEqual([]);
+});
+
+const NARROW = ['/board', '/bench', '/bench/2424-1', '/collect', '/collect/2424', '/rack', '/desk', '/me', '/sign-in'];
+for (const width of [390, 820, 1024])
+  test(`nothing is wider than a screen of ${width}`, async ({ page }) => {
+    await page.setViewportSize({ width, height: width < 500 ? 844 : 1100 });
+    await signIn(page);
+    const wide: string[] = [];
+    for (const place of NARROW) {
+      await page.goto(place);
+      await still(page);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      if (over > 0) wide.push(`${place} by ${over}`);
+    }
+    expect(wide).toEqual([]);
+    // What every page must let one do: change the unit, and sign out.
+    await page.goto('/board');
+    await page.getByRole('button', { name: 'mm', exact: true }).click();
+    await page.getByRole('button', { name: 'Ines' }).click();
+    await expect(page.getByRole('menuitem', { name: 'Sign out' })).toBeVisible();
+  });
