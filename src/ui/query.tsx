@@ -33,7 +33,7 @@ export interface View<T> {
 }
 
 /**
- * A view as the server has it. `first` came with the page; `cares` are beginnings of what changes are called, as in
+ * A view as the server has it. `first` came with the page, and is one value for as long as the page is the same; `cares` are beginnings of what changes are called, as in
  * `order:`, `rack`.
  */
 export function useView<T>(url: string, first: T, cares: readonly string[]): View<T> {

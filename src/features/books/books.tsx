@@ -20,7 +20,7 @@ interface BooksView {
   readonly people: readonly PersonView[];
 }
 
-export function Books({ owner, ...first }: BooksView & { owner: boolean }) {
+export function Books({ owner, first }: { first: BooksView; owner: boolean }) {
   const {
     view: { shop, people },
   } = useView<BooksView>('/api/shop', first, ['books', 'staff']);

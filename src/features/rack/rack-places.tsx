@@ -13,7 +13,7 @@ export function RackPlaces({ children }: { children?: ReactNode }) {
   return (
     <nav className={styles.places} aria-label={RACK.places}>
       {RACK.placeNames.map(([name, href]) => (
-        <Link key={href} href={href} aria-current={path === href ? 'page' : undefined}>
+        <Link key={href} href={href} className={styles.place} aria-current={path === href ? 'page' : undefined}>
           {name}
         </Link>
       ))}

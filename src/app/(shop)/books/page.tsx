@@ -11,5 +11,6 @@ export default async function Page() {
   const viewer = await pageViewer('/books');
   const shop = await shopView(viewer);
   if (!shop) redirect('/set-up');
-  return <Books shop={shop} people={await staffList(viewer)} owner={viewer.person.role === 'owner'} />;
+  const first = { shop, people: await staffList(viewer) };
+  return <Books first={first} owner={viewer.person.role === 'owner'} />;
 }
