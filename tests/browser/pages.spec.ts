@@ -3,7 +3,7 @@ import zlib from 'node:zlib';
 import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect, test } from '@playwright/test';
 import { PAGES } from '@/contract/access';
-import { signIn } from './shop';
+import { forgetTyped, signIn } from './shop';
 
 test.describe.configure({ timeout: 240_000 });
 
@@ -39,6 +39,7 @@ const BUDGETS: Readonly<Record<string, number>> = { '/desk': 300 };
 
 test('no page ships more script than was agreed', async ({ page }) => {
   await signIn(page);
+  await forgetTyped(page);
   const over: string[] = [];
   for (const place of PLACES) {
     const fresh = await page.context().newPage();
