@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { act, cleanup, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Sent } from './send';
 import { type Command, useCommand } from './use-command';
@@ -19,9 +20,11 @@ const json =
 const lost = () => Promise.reject(new TypeError('no line'));
 const refused = (code: string) => json({ issues: [{ code, figures: {} }] }, 409);
 
-let command: Command<'release', Record<string, never>>;
-function Screen() {
-  command = useCommand('release');
+type Release = Command<'release', Record<string, never>>;
+let command: Release;
+function Screen({ onCommand }: { onCommand: (command: Release) => void }) {
+  const command = useCommand('release');
+  useEffect(() => onCommand(command));
   return (
     <p>
       {command.busy ? 'busy' : 'still'} {command.issues.map((issue) => issue.code).join(' ')}{' '}
@@ -33,7 +36,7 @@ const client = new QueryClient();
 const show = () =>
   render(
     <QueryClientProvider client={client}>
-      <Screen />
+      <Screen onCommand={(now) => (command = now)} />
     </QueryClientProvider>,
   );
 const payload = { jobId: 'b3f0a1de-3c53-4f0e-9d7d-3a4c0f6f2b11', revision: 1 };
