@@ -24,7 +24,9 @@ type Release = Command<'release', Record<string, never>>;
 let command: Release;
 function Screen({ onCommand }: { onCommand: (command: Release) => void }) {
   const command = useCommand('release');
-  useEffect(() => onCommand(command));
+  useEffect(() => {
+    onCommand(command);
+  });
   return (
     <p>
       {command.busy ? 'busy' : 'still'} {command.issues.map((issue) => issue.code).join(' ')}{' '}
