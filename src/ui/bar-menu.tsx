@@ -8,7 +8,7 @@ import Link from 'next/link';
 import { BAR } from '@/words/screens/frame';
 import { Choice } from './choice';
 import styles from './top-bar.module.css';
-import type { Place } from './top-bar';
+import type { Place } from './place';
 
 const LOOKS = ['light', 'system', 'dark'] as const;
 

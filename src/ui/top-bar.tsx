@@ -10,13 +10,13 @@ import { Brand } from './brand';
 import { useBenchScheme } from './dress';
 import { Finder } from './finder';
 import { onKey } from './keys';
+import type { Place } from './place';
 import styles from './top-bar.module.css';
 import { UnitSwitch } from './units';
 
 const BarMenu = dynamic(() => import('./bar-menu').then((file) => file.BarMenu));
 const KeysDialog = dynamic(() => import('./keys-dialog').then((file) => file.KeysDialog));
 
-export type Place = readonly [name: string, href: string];
 export interface TopBarProps {
   readonly person: string;
   readonly role: string;
