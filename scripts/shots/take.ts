@@ -104,7 +104,7 @@ for (const [name, place] of [
   ['settings', '/settings'],
 ] as const) {
   await page.goto(place);
-  await page.locator('main:not([aria-busy])').waitFor();
+  await page.locator('main:not([aria-busy])').filter({ visible: true }).waitFor();
   await shot(name);
 }
 await page.goto('/rack');
