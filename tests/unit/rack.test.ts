@@ -1,7 +1,6 @@
 import fs from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Asked } from '@/contract/commands';
-import { Engine, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { writeRackList } from '@/core/cutting/rack-list';
 import { newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
@@ -11,6 +10,7 @@ import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { planByNumber, planCsv } from '@/server/plans-made';
 import { rackPieces, rackView } from '@/server/rack-views';
 import { type TestApp, openApp } from '../app';
+import { composed } from '../cutting/composed';
 
 let app: TestApp;
 let tickets: string[];
@@ -35,20 +35,12 @@ const onRack = async () => (await rackPieces(app.viewer())).map((one) => one.cod
 /** A plan of some jobs as the rack stands now. */
 async function planned(of: readonly string[] = tickets): Promise<Asked<'confirm-plan'>> {
   const { requests } = await cutRequests(app.db, (await app.books())!, of);
-  const best = (jobs: ReturnType<typeof jobsOfSticks>) => {
-    const engine = new Engine(
-      jobs.map((job, index) => ({ index, job })),
-      undefined,
-    );
-    for (let turn = 0; turn < 30; turn += 1) engine.turn(turn / 30, 1, () => false, true);
-    return engine.news();
-  };
-  const [sticks, sheets] = [jobsOfSticks(requests.sticks), jobsOfSheets(requests.sheets)];
+  const { sticks, sheets } = composed(requests);
   return {
     id: crypto.randomUUID(),
     tickets: [...of],
-    sticks: composeSticks(sticks, best(sticks)) as never,
-    sheets: composeSheets(sheets, best(sheets)) as never,
+    sticks: sticks as never,
+    sheets: sheets as never,
   };
 }
 

@@ -75,13 +75,13 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
             );
           })}
         </ul>
-        <p className={styles.papers}>
+        <div className={styles.papers}>
           <a href={`/papers/quote/${order.number}`} target="_blank" rel="noreferrer">
             {order.state === 'quoted' ? MONEY.quote : MONEY.orderOnPaper}
           </a>
           <a href={`/desk/${order.number}`}>{MONEY.atTheDesk}</a>
           <Cancel order={order} />
-        </p>
+        </div>
       </section>
       <section className={styles.money}>
         <h2>{MONEY.money}</h2>

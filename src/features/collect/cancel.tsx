@@ -5,14 +5,20 @@ import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { CANCEL } from '@/words/screens/collect';
 
-const CancelForm = dynamic(() => import('./cancel-form').then((file) => file.CancelForm));
+const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'cancel-order'>));
 
 /** An order that is not handed over can be cancelled, with its reason. */
 export function Cancel({ order }: { order: OrderView }) {
   const [asking, setAsking] = useState(false);
   if (order.state !== 'accepted' && order.state !== 'quoted') return null;
   return asking ? (
-    <CancelForm order={order} onDone={() => setAsking(false)} />
+    <ReasonForm
+      command="cancel-order"
+      payload={(reason) => ({ orderId: order.id, revision: order.revision, reason })}
+      why={CANCEL.why}
+      act={CANCEL.cancelIt}
+      onDone={() => setAsking(false)}
+    />
   ) : (
     <Button variant="text" onClick={() => setAsking(true)}>
       {CANCEL.cancel}

@@ -9,10 +9,11 @@ import { dayName } from '@/words/materials';
 import { LEDGER } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
-const Reverse = dynamic(() => import('./reverse').then((file) => file.Reverse));
+const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'reverse-payment'>));
 
 export function Ledger({ order }: { order: OrderView }) {
-  const [reversing, setReversing] = useState<string | undefined>();
+  /** The payment that is being reversed, and the id of the line that reverses it. */
+  const [reversing, setReversing] = useState<{ payment: string; newId: string }>();
   const reversed = new Set(order.payments.flatMap((payment) => payment.reverses ?? []));
   const canReverse = (payment: PaymentView) =>
     order.state === 'accepted' && !payment.reverses && !reversed.has(payment.id);
@@ -29,7 +30,7 @@ export function Ledger({ order }: { order: OrderView }) {
           </span>
           <span>
             {canReverse(payment) && (
-              <Button variant="text" onClick={() => setReversing(payment.id)}>
+              <Button variant="text" onClick={() => setReversing({ payment: payment.id, newId: crypto.randomUUID() })}>
                 {LEDGER.reverseThis}
               </Button>
             )}
@@ -37,7 +38,15 @@ export function Ledger({ order }: { order: OrderView }) {
           <span className="num">
             <Cash value={payment.amount} />
           </span>
-          {reversing === payment.id && <Reverse payment={payment} onDone={() => setReversing(undefined)} />}
+          {reversing?.payment === payment.id && (
+            <ReasonForm
+              command="reverse-payment"
+              payload={(reason) => ({ paymentId: payment.id, newId: reversing.newId, reason })}
+              why={LEDGER.whyReversed}
+              act={LEDGER.reverse}
+              onDone={() => setReversing(undefined)}
+            />
+          )}
         </li>
       ))}
       {order.payments.length === 0 && <li className="soft">{LEDGER.nothing}</li>}

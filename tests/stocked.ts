@@ -1,0 +1,70 @@
+/** A shop in memory with a price list and a customer, and orders on their way, for tests of what people do there. */
+import fs from 'node:fs';
+import { expect } from 'vitest';
+import type { Payload } from '@/contract/commands';
+import { type Design, newDesign } from '@/core/design/design';
+import { defaultSettings } from '@/core/settings';
+import { inches } from '@/core/units/length';
+import { orderById } from '@/db/queries/orders';
+import { jobView, orderView } from '@/server/views';
+import { type TestApp, openApp } from './app';
+
+type Answered = { ok: boolean; issues?: readonly { code: string }[] };
+/** What an answer says: `ok`, or what it was refused for. */
+export const codes = (answer: Answered) => (answer.ok ? 'ok' : answer.issues!.map((one) => one.code).join());
+export const must = async (answer: Promise<Answered>) => expect(codes(await answer)).toBe('ok');
+
+export const CLEAN_LIST = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
+/** The total of one piece as `stockedDesign` has it. */
+export const TOTAL = 18684;
+
+export function stockedDesign(over: Partial<Design> = {}): Design {
+  const start = newDesign(
+    defaultSettings('in'),
+    { mat: 'RAG-SHELL', moulding: 'MAR-31', glazing: 'GL-CLEAR', backing: 'FOAM-5' },
+    inches(12),
+    inches(16),
+  );
+  return { ...start, border: { mode: 'equal', all: inches(2, 1, 2) }, ...over };
+}
+
+export async function stocked() {
+  const app: TestApp = await openApp();
+  await app.setUp();
+  await must(app.command('import-mouldings', { text: CLEAN_LIST, edition: 1, file: 'clean.csv' }));
+  const customerId = crypto.randomUUID();
+  const name = 'Bo "Robert\'); DROP TABLE piece;--" Ström';
+  await must(app.command('add-customer', { id: customerId, name, phone: '555 0101', email: '' }));
+  const quote = async (designs: readonly Design[] = [stockedDesign()]) => {
+    const payload: Payload<'save-quote'> = {
+      orderId: crypto.randomUUID(),
+      revision: null,
+      customerId,
+      promised: '2031-05-20',
+      pieces: designs.map((design) => ({ id: crypto.randomUUID(), design })),
+    };
+    await must(app.command('save-quote', payload));
+    return payload;
+  };
+  /** An order as the counter sees it. */
+  const viewOf = async (orderId: string) =>
+    (await orderView(app.viewer(), (await orderById(app.db, orderId))?.number ?? 0))!;
+  const accepted = async () => {
+    const order = await quote();
+    await must(app.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} }));
+    const { number } = await viewOf(order.orderId);
+    return { ...order, jobId: order.pieces[0]!.id, number, ticket: `${number}-1` };
+  };
+  const jobOf = async (ticket: string) => (await jobView(app.viewer(), ticket))!;
+  /** Brings a job to a step, everything before it done. */
+  const workTo = async (ticket: string, step: string) => {
+    for (let job = await jobOf(ticket); job.next !== step; job = await jobOf(ticket)) {
+      const ticks = ['insisted-kept', 'right-way-up'];
+      await must(
+        app.command('move-step', { jobId: job.id, revision: job.revision, step: job.next as never, to: 'done', ticks }),
+      );
+    }
+  };
+  return { app, customerId, quote, accepted, viewOf, jobOf, workTo };
+}
+export type Stocked = Awaited<ReturnType<typeof stocked>>;

@@ -1,0 +1,276 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { apply, set } from '@/core/design/edit';
+import { length } from '@/core/units/length';
+import { DeskScreen } from '@/features/desk';
+import { newDraft } from '@/features/desk/draft';
+import { dayOf } from '@/server/clock';
+import { keptDraft } from '@/server/drafts';
+import { shopView } from '@/server/views';
+import { button, dialog, field, press, sent, shopOfFile, show, type, went } from '../screens';
+import { stockedDesign } from '../stocked';
+
+const shop = shopOfFile();
+/** A new order at the desk. */
+const begin = async () => {
+  const viewer = shop().app.viewer();
+  const view = (await shopView(viewer))!;
+  show(<DeskScreen order={null} mine={null} shop={view} fresh={newDraft(view, dayOf(shop().app.clock.now()))} />);
+};
+/** An order that was quoted, at the desk again. */
+const again = async (orderId: string) => {
+  const viewer = shop().app.viewer();
+  const view = (await shopView(viewer))!;
+  const order = await shop().viewOf(orderId);
+  const mine = await keptDraft(viewer, orderId);
+  show(<DeskScreen order={order} mine={mine} shop={view} fresh={newDraft(view, '2031-05-05')} />);
+  return order;
+};
+const tape = (name: string | RegExp) =>
+  within(screen.getByRole('group', { name: 'Tape of sizes and prices' })).getByRole('button', { name });
+const line = (name: string) => tape(new RegExp(`^${name}`)).textContent.replace(/\s+/g, ' ');
+const priceOf = (term: string) => screen.getByText(term).nextElementSibling?.textContent;
+const undo = () => fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+const redo = () => fireEvent.keyDown(document.body, { key: 'y', ctrlKey: true });
+
+beforeEach(async () => {
+  // What the test before left on the desk is dropped.
+  await shop().served.ask('PUT', '/api/drafts/new', { version: 0, base: null, draft: null });
+  shop().served.asked.length = 0;
+  Object.defineProperty(window, 'matchMedia', { value: () => ({ matches: false }), configurable: true });
+});
+
+describe('typing at the desk', () => {
+  it('works the piece out with every measure, and says what is missing until both are there', async () => {
+    await begin();
+    await screen.findByRole('heading', { name: 'New order' });
+    expect(button('Accept, deposit').disabled).toBe(true);
+    type('Width', '12');
+    type('Height', '16');
+    await waitFor(() => expect(line('Outside')).toContain('×'));
+    expect([field('Width').value, field('Height').value]).toEqual(['12', '16']);
+  });
+
+  it('takes both measures in one field, and feet, fractions and millimetres as people write them', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '9 5/16 x 333.4 mm');
+    fireEvent.blur(field('Height'));
+    await waitFor(() => expect(field('Height').value).toBe('13 1/8'));
+    expect(field('Width').value).toBe('9 5/16');
+    type('Width', '1 ft 2 1/2');
+    expect(field('Width').value).toBe('14 1/2');
+  });
+
+  it.each([
+    ['abc', /abc/],
+    ['0', /larger than nothing|0/],
+    ['-3', /-3|below/],
+    ['1/0', /1\/0|nought|zero/],
+    ['99999', /99999|largest|larger/],
+  ])('keeps %s as it was typed, says why beside it, and keeps the last good piece in sight', async (text, why) => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    const before = line('Outside');
+    type('Width', text);
+    await waitFor(() =>
+      expect(document.getElementById(field('Width').getAttribute('aria-describedby')!)!.textContent).toMatch(why),
+    );
+    expect(field('Width').value).toBe(text);
+    expect(line('Outside')).toBe(before);
+    expect(button('Accept, deposit').disabled).toBe(true);
+  });
+
+  it('undoes and does again, typing included, also from the keyboard', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    type('Width', '20');
+    undo();
+    await waitFor(() => expect(field('Width').value).toBe('12'));
+    redo();
+    await waitFor(() => expect(field('Width').value).toBe('20'));
+    press(/^Undo/);
+    press(/^Undo/);
+    await waitFor(() => expect(field('Height').value).toBe(''));
+    expect(field('Width').value).toBe('12');
+  });
+
+  it('shows the other unit on u, and changes nothing by it', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    fireEvent.keyDown(document.body, { key: 'u' });
+    await waitFor(() => expect(field('Width').value).toBe('304.8'));
+    fireEvent.keyDown(document.body, { key: 'u' });
+    await waitFor(() => expect(field('Width').value).toBe('12'));
+  });
+});
+
+describe('ways out', () => {
+  it('offers what would help where a piece cannot be built, and takes it with one press', async () => {
+    const deep = stockedDesign();
+    const { orderId } = await shop().quote([apply(deep, set(deep, ['window', 'overlap'], length(0)))]);
+    await again(orderId);
+    const way = await screen.findByRole('button', { name: /Overlap|overlap/ });
+    fireEvent.click(way);
+    await waitFor(() => expect(screen.queryByRole('button', { name: way.textContent })).toBeNull());
+    expect(button('Save quote').disabled).toBe(false);
+  });
+});
+
+describe('saving and agreeing', () => {
+  it('asks for the customer first, finds one by part of the name, saves, and goes to the order', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12 x 16');
+    press('Save quote');
+    await screen.findByText(/customer/i, { selector: 'p' });
+    expect(sent(shop())).toEqual([]);
+    press('Choose the customer');
+    const people = await dialog();
+    fireEvent.change(people.getByLabelText('Name or phone of the customer'), { target: { value: 'ström' } });
+    fireEvent.click(await people.findByText(/Ström/));
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    press('Save quote');
+    await waitFor(() => expect(went.at(-1)).toMatch(/^\/desk\/\d+$/));
+    const [command] = sent(shop());
+    expect([command!.name, command!.payload.customerId, command!.payload.promised]).toEqual([
+      'save-quote',
+      shop().customerId,
+      '2031-05-19',
+    ]);
+  });
+
+  it('adds a customer with what was typed: figures are a phone, anything else a name', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    press('Choose the customer');
+    const people = await dialog();
+    fireEvent.change(people.getByLabelText('Name or phone of the customer'), { target: { value: '555 7777' } });
+    fireEvent.click(await people.findByRole('button', { name: 'Add “555 7777”' }));
+    expect((await people.findByLabelText<HTMLInputElement>('Phone')).value).toBe('555 7777');
+    fireEvent.change(people.getByLabelText('Name'), { target: { value: 'Wen Adair' } });
+    fireEvent.click(people.getByRole('button', { name: 'Add this customer' }));
+    await screen.findByRole('button', { name: /Wen Adair/ });
+    expect(sent(shop())[0]!.payload).toMatchObject({ name: 'Wen Adair', phone: '555 7777' });
+  });
+
+  it('agrees with the total that is shown, saving first what was typed', async () => {
+    const { orderId } = await shop().quote();
+    const { number } = await again(orderId);
+    await screen.findByLabelText('Width');
+    type('Width', '14');
+    const total = priceOf('Order with tax')!;
+    press('Accept, deposit');
+    const agree = await dialog();
+    expect(agree.getByText('Order with tax').nextElementSibling?.textContent).toBe(total);
+    fireEvent.click(agree.getByRole('button', { name: 'Accept' }));
+    await waitFor(() => expect(went.at(-1)).toBe(`/collect/${number}`));
+    expect(sent(shop()).map(({ name }) => name)).toEqual(['save-quote', 'accept-order']);
+    const agreed = (await shop().viewOf(orderId)).agreed!;
+    expect((agreed.total / 100).toFixed(2)).toBe(total.replace(/[^\d.]/g, ''));
+  });
+
+  it('asks a reason for every warning, and does not agree while one is missing', async () => {
+    const narrow = stockedDesign();
+    const { orderId } = await shop().quote([apply(narrow, set(narrow, ['window', 'overlap'], length(100)))]);
+    await again(orderId);
+    await screen.findByLabelText('Width');
+    press('Accept, deposit');
+    const agree = await dialog();
+    const accept = agree.getByRole<HTMLButtonElement>('button', { name: 'Accept' });
+    expect(accept.disabled).toBe(true);
+    fireEvent.change(agree.getByLabelText(/Why is it accepted\?/), { target: { value: 'Agreed at the counter' } });
+    await waitFor(() => expect(accept.disabled).toBe(false));
+    fireEvent.click(accept);
+    await waitFor(() => expect(went.some((to) => to.startsWith('/collect/'))).toBe(true));
+    expect(Object.values(sent(shop()).at(-1)!.payload.reasons as object)).toEqual(['Agreed at the counter']);
+  });
+});
+
+describe('changed at another screen', () => {
+  const elsewhere = async (orderId: string) => {
+    const order = await shop().viewOf(orderId);
+    const pieces = order.pieces.map(({ id, design }) => ({
+      id,
+      design: apply(design, set(design, ['piece', 'title'], 'Theirs')),
+    }));
+    const payload = {
+      orderId,
+      revision: order.revision,
+      customerId: shop().customerId,
+      promised: '2031-06-02',
+      pieces,
+    };
+    expect((await shop().app.command('save-quote', payload as never)).ok).toBe(true);
+  };
+
+  it('keeps what is typed as a change of the newest', async () => {
+    const { orderId } = await shop().quote();
+    await again(orderId);
+    await screen.findByLabelText('Width');
+    type('Width', '15');
+    await elsewhere(orderId);
+    press('Save quote');
+    await screen.findByText(/changed at another screen/);
+    expect(field('Width').value).toBe('15');
+    press('Go on with mine');
+    await waitFor(() => expect(screen.queryByText(/changed at another screen/)).toBeNull());
+    press('Save quote');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).revision).toBe(3));
+    const saved = (await shop().viewOf(orderId)).pieces[0]!.design.piece;
+    expect([saved.title, saved.width / 32512]).toEqual(['', 15 / 4]);
+  });
+
+  it('or takes theirs and drops what was typed here', async () => {
+    const { orderId } = await shop().quote();
+    await again(orderId);
+    await screen.findByLabelText('Width');
+    type('Width', '15');
+    await elsewhere(orderId);
+    press('Save quote');
+    await screen.findByText(/changed at another screen/);
+    press('Take theirs, drop mine');
+    await waitFor(() => expect(field('Width').value).toBe('12'));
+    expect(field('Name').value).toBe('Theirs');
+  });
+});
+
+describe('several pieces', () => {
+  it('adds one, goes between them, takes one out, and undoes it', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Name', 'First');
+    type('Width', '12 x 16');
+    press('Add piece');
+    await waitFor(() => expect(field('Name').value).toBe(''));
+    type('Name', 'Second');
+    expect(await screen.findAllByRole('tab', { name: /First|Second/ })).toHaveLength(2);
+    fireEvent.click(screen.getByRole('tab', { name: /First/ }));
+    await waitFor(() => expect(field('Width').value).toBe('12'));
+    press(/Remove/);
+    await waitFor(() => expect(screen.queryByRole('tab', { name: /First/ })).toBeNull());
+    expect(field('Name').value).toBe('Second');
+    undo();
+    await screen.findByRole('tab', { name: /First/ });
+  });
+});
+
+describe('what was typed is kept', () => {
+  it('on the server a second after typing, and is there when the desk is opened again', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '17 1/2');
+    await waitFor(() => expect(shop().served.asked.some(({ path }) => path === '/api/drafts/new')).toBe(true), {
+      timeout: 3000,
+    });
+    const mine = await keptDraft(shop().app.viewer(), 'new');
+    expect(mine!.draft.pieces[0]!.design.piece.width / 32512).toBeCloseTo(17.5 / 4);
+  });
+});
