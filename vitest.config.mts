@@ -13,6 +13,7 @@ export default defineConfig({
   },
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.{ts,tsx}', 'demo/**/*.test.ts'],
+    setupFiles: ['tests/setup.ts'],
     // All cores: most tests compute. The usual number leaves one out.
     maxWorkers: '100%',
     // What failed is said; the whole page is not printed with it.

@@ -37,7 +37,7 @@ interface Options<N extends CommandName, V extends Values, R> {
   /** What the values say as the command's payload, or what in them cannot be read. */
   readonly payload: (values: V) => Read<N> | Promise<Read<N>>;
   readonly onDone: (result: R, values: V) => void;
-  /** The field of a key of the payload, where it is called otherwise. */
+  /** The field of a key or path of the payload, where it is called otherwise. */
   readonly fieldOf?: Readonly<Record<string, string>>;
 }
 
@@ -59,12 +59,16 @@ export function useCommandForm<N extends CommandName, V extends Values, R = Reco
   const { unit } = useUnit();
   const command: Command<N, R> = useCommand<N, R>(name);
   const form = useForm<V>({ defaultValues: values as DefaultValues<V>, shouldFocusError: true });
+  /** The field that a path of the payload belongs to; a path below a key of `fieldOf` belongs to its field. */
+  const fieldNamed = (path: string): string => {
+    const key = Object.keys(fieldOf).find((begin) => path === begin || path.startsWith(`${begin}.`));
+    return key === undefined ? path.split('.')[0]! : fieldOf[key]!;
+  };
   const beside = async (issues: readonly Issue[]) => {
     const { sayIssue } = await import('@/words/issues');
     const rest: Issue[] = [];
     for (const one of issues) {
-      const key = one.path === undefined ? '' : (fieldOf[one.path] ?? one.path.split('.')[0]!);
-      const field = (fieldOf[key] ?? key) as Path<V>;
+      const field = fieldNamed(one.path ?? '') as Path<V>;
       if (field in form.getValues()) form.setError(field, { type: one.code, message: sayIssue(one, unit) });
       else rest.push(one);
     }

@@ -32,6 +32,7 @@ export function RuleForm({ group, rule, edition, onClose }: RuleFormProps) {
       return 'wrong' in read ? read : ({ edition, group, rule: read.rule } as Asked<'set-group-rule'>);
     },
     onDone: onClose,
+    fieldOf: { 'rule.chart': 'steps', 'rule.markup': 'markup', 'rule.minimum': 'minimum' },
   });
   return (
     <Form of={of} className={styles.rule}>

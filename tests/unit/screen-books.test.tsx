@@ -1,0 +1,164 @@
+// @vitest-environment happy-dom
+import fs from 'node:fs';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { Books } from '@/features/books/books';
+import { staffList } from '@/server/people';
+import { shopView } from '@/server/views';
+import { button, choose, field, press, sent, shopOfFile, show, type } from '../screens';
+import { CLEAN_LIST } from '../stocked';
+
+const shop = shopOfFile();
+const books = async (owner = true) => {
+  const viewer = shop().app.viewer();
+  const first = { shop: (await shopView(viewer))!, people: await staffList(viewer) };
+  show(<Books owner={owner} first={first} />);
+  await screen.findByRole('heading', { name: 'Price list' });
+};
+const rule = async (group: string) => {
+  fireEvent.click(await screen.findByRole('button', { name: new RegExp(`^${group}: .*, change$`) }));
+  await screen.findByRole('button', { name: 'Set' });
+};
+const prices = async () => (await shopView(shop().app.viewer()))!.prices;
+
+describe('rules of price', () => {
+  it('are set by the owner, and the list says the new rule at once', async () => {
+    await books();
+    await rule('Glazing');
+    type('Markup', '3.8');
+    type('At least', '12.50');
+    press('Set');
+    await screen.findByRole('button', { name: /^Glazing: cost × 3\.8/ });
+    expect((await prices()).groups.glazing).toMatchObject({ markup: '3.8', minimum: 1250 });
+    // What has no field of its own in this form stays as it was.
+    expect((await prices()).groups.glazing.minimumArea).toBe('0.1');
+  });
+
+  it.each([
+    ['Markup', 'three', /three/],
+    ['Markup', '', /“”|number|Expected/],
+    ['At least', '12.5.0', /12\.5\.0/],
+  ])('refuse %s “%s” beside the field, and nothing is set', async (label, text, why) => {
+    await books();
+    const before = await prices();
+    await rule('Mats');
+    type(label, text);
+    press('Set');
+    await waitFor(() =>
+      expect(document.getElementById(field(label).getAttribute('aria-describedby')!)!.textContent).toMatch(why),
+    );
+    expect([field(label).value, sent(shop()), await prices()]).toEqual([text, [], before]);
+  });
+
+  it('can be a chart of prices, row by row, in rising order', async () => {
+    await books();
+    await rule('Backing');
+    await choose(/priced by/, 'a chart of retail prices');
+    const steps = () => screen.getByLabelText<HTMLTextAreaElement>(/one step a line/);
+    fireEvent.change(steps(), { target: { value: '40 9.00\nsixty 12.00' } });
+    press('Set');
+    await waitFor(() => expect(steps().getAttribute('aria-invalid')).toBe('true'));
+    fireEvent.change(steps(), { target: { value: '40 9.00\n30 12.00' } });
+    press('Set');
+    await waitFor(() => expect(steps().getAttribute('aria-invalid')).toBe('true'));
+    fireEvent.change(steps(), { target: { value: '40 9.00\n60 12.00' } });
+    press('Set');
+    await screen.findByRole('button', { name: /^Backing: chart, 2 steps/ });
+    expect((await prices()).groups.backing.chart).toEqual({
+      by: 'in',
+      steps: [
+        ['40', 900],
+        ['60', 1200],
+      ],
+    });
+  });
+
+  it('are only read by somebody at the counter', async () => {
+    await books(false);
+    expect(screen.queryByRole('button', { name: /, change$/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Add a person' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Import a list' })).toBeNull();
+  });
+});
+
+describe('people', () => {
+  it('are added with a PIN of four to eight digits, once', async () => {
+    await books();
+    press('Add a person');
+    await screen.findByLabelText('Name');
+    type('Name', 'Wen');
+    type('PIN', '12');
+    expect(button('Add').disabled).toBe(true);
+    type('PIN', '9417');
+    press('bench');
+    press('Add');
+    await waitFor(() => expect(screen.getByText('Wen')).toBeTruthy());
+    expect(sent(shop())[0]!.payload).toMatchObject({ name: 'Wen', pin: '9417', role: 'bench' });
+  });
+});
+
+describe('the price list', () => {
+  it('is searched by any words of code, name, supplier and profile, and says when nothing has them', async () => {
+    await books();
+    const rows = () => within(screen.getByRole('table')).getAllByRole('row').length - 1;
+    const all = rows();
+    type('Search the price list', 'mar-31');
+    await waitFor(() => expect(rows()).toBe(1));
+    expect(rows()).toBeLessThan(all);
+    type('Search the price list', 'no such words');
+    await screen.findByText('No moulding has these words.');
+  });
+});
+
+describe('a list that comes in', () => {
+  const importing = async () => {
+    await books();
+    press('Import a list');
+    await screen.findByRole('heading', { name: 'Import a list' });
+  };
+  const give = (text: string, name = 'list.csv') => {
+    const file = new File([text], name, { type: 'text/csv' });
+    fireEvent.change(field('The list as CSV'), { target: { files: [file] } });
+  };
+
+  it('is looked at first: what it would add, change and leave; then taken whole', async () => {
+    await importing();
+    give(CLEAN_LIST.replace('120,4.20,ft', '120,4.60,ft'));
+    press(await screen.findByRole('button', { name: 'Take all 1' }).then(() => 'Take all 1'));
+    const status = await screen.findByText(/0 added, 1 changed/);
+    expect(status.textContent).toContain('Edition');
+    const changed = (await shopView(shop().app.viewer()))!.lists.mouldings.filter((one) => one.cost?.amount === '4.60');
+    expect(changed.length).toBeGreaterThan(0);
+  });
+
+  it('with a bad row is refused whole, each reason in its row, and can be filtered', async () => {
+    await importing();
+    const before = (await prices()).edition;
+    give(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
+    await screen.findByText(/17 rows are refused/);
+    expect(screen.queryByRole('button', { name: /^Take all/ })).toBeNull();
+    const table = within(screen.getByRole('table'));
+    const all = table.getAllByRole('row').length;
+    fireEvent.click(button(/^17.*refused/));
+    await waitFor(() => expect(table.getAllByRole('row')).toHaveLength(18));
+    expect(all).toBeGreaterThan(18);
+    expect((await prices()).edition).toBe(before);
+  });
+
+  it.each([
+    ['nothing in it', '', /empty|header|columns|row/i],
+    ['another kind of file', '\u0000\u0001PNG', /column|header|row|read/i],
+  ])('that is %s is said to be so', async (_what, text, why) => {
+    await importing();
+    give(text);
+    await screen.findAllByText(why, { selector: 'p' });
+    expect(screen.queryByRole('button', { name: /^Take all/ })).toBeNull();
+  });
+
+  it('that is too large is not sent at all', async () => {
+    await importing();
+    give('x'.repeat(2_000_001), 'huge.csv');
+    await screen.findByText(/huge\.csv/, { selector: 'p' });
+    expect(shop().served.asked).toEqual([]);
+  });
+});
