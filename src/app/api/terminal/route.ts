@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { route } from '@/server/access';
+import { schemaIssues } from '@/server/door';
 import { readJson } from '@/server/http';
+import { problem } from '@/server/problem';
 
 const body = z.object({ acts: z.enum(['pays', 'is declined', 'walks away']) });
 
@@ -12,6 +14,7 @@ export const POST = route('POST /api/terminal', async (request, { app }) => {
   const read = await readJson(request, 1000);
   if ('refusal' in read) return read.refusal;
   const checked = body.safeParse(read.value);
-  if (checked.success) app.terminal.next(checked.data.acts);
+  if (!checked.success) return problem(schemaIssues(checked.error.issues));
+  app.terminal.next(checked.data.acts);
   return Response.json({ acts: app.terminal.acts });
 });
