@@ -72,7 +72,15 @@ async function sheetOf(name: string, builds: readonly string[]): Promise<void> {
   await wall.screenshot({ path: path.join(INTO, `${name}.png`) });
   await wall.close();
 }
-await page.evaluate(() => localStorage.clear());
+// The desk begins anew: what was typed is kept in the browser and in the shop.
+await page.evaluate(async () => {
+  localStorage.clear();
+  await fetch('/api/drafts/new', {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ version: 0, base: null, draft: null }),
+  });
+});
 await page.goto('/desk');
 await page.getByLabel('Name', { exact: true }).fill('Skerry light');
 await page.getByLabel('Width').fill('12 x 16');

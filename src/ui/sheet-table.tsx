@@ -27,11 +27,11 @@ interface Props {
 export function SheetTable({ label, columns, className, bare = false, sticky = false, children }: Props) {
   return (
     <Table size="small" className={className ?? ''} aria-label={label} stickyHeader={sticky}>
-      <TableHead className={bare ? 'sr' : ''}>
+      <TableHead className={bare ? 'unseen' : ''}>
         <TableRow>
           {columns.map(({ name, num, unseen }) => (
             <TableCell key={name} align={num ? 'right' : 'left'}>
-              {unseen ? <span className="sr">{name}</span> : name}
+              {bare || unseen ? <span className="sr">{name}</span> : name}
             </TableCell>
           ))}
         </TableRow>

@@ -2,17 +2,14 @@
 /** The fields of the desk: a measure, a text, a choice from a list, a choice between few. */
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import Input from '@mui/material/Input';
-import { useId } from 'react';
 import type { Path } from '@/core/design/edit';
 import type { Length, Unit } from '@/core/units/length';
 import { Choice } from '@/ui/choice';
 import { Choose } from '@/ui/choose';
-import { LengthField, focusNext } from '@/ui/length-field';
+import { LengthField } from '@/ui/length-field';
+import { PlainField } from '@/ui/plain-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
-import styles from './desk.module.css';
 import type { Desk } from './use-desk';
-import { useHydrated } from '@/ui/use-hydrated';
 
 interface MeasureProps {
   readonly label: string;
@@ -37,42 +34,6 @@ export function Measure({ label, path, hint, usual, piece, unit, desk }: Measure
       onType={(text) => desk.type(path, text)}
       onCommit={() => desk.commit(path)}
     />
-  );
-}
-
-export function TextField({
-  label,
-  value,
-  onChange,
-  most: limit,
-  name,
-}: {
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-  most: number;
-  name: string;
-}) {
-  const id = useId();
-  return (
-    <div className={styles.text}>
-      <label htmlFor={id}>{label}</label>
-      <Input
-        id={id}
-        name={name}
-        value={value}
-        fullWidth
-        autoComplete="off"
-        readOnly={!useHydrated()}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter') return;
-          event.preventDefault();
-          focusNext(event.target as HTMLElement);
-        }}
-        onChange={(event) => onChange(event.target.value)}
-        slotProps={{ input: { maxLength: limit } }}
-      />
-    </div>
   );
 }
 
@@ -120,4 +81,4 @@ export function FromList({
 
 export const Toggle = Choice;
 
-export { Choose };
+export { Choose, PlainField as TextField };
