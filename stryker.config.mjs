@@ -11,7 +11,7 @@ export default {
   concurrency: 2,
   timeoutMS: 30_000,
   tempDirName: '.build/mutants',
-  ignorePatterns: ['.next', 'data*', 'docs/screenshots', 'test-results', '.build/*', '!.build/empty-database.tar'],
+  ignorePatterns: ['.next', '/data*', 'docs/screenshots', 'test-results', '.build/*', '!.build/empty-database.tar'],
   reporters: ['clear-text', 'json'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   jsonReporter: { fileName: '.build/mutants.json' },
