@@ -100,6 +100,13 @@ export type CautionCode =
   | 'blade-glass'
   | 'wicking'
   | 'wire-shows'
+  | 'package-loose'
+  | 'sheet-beyond'
+  | 'roll-narrow'
+  | 'not-metal'
+  | 'hinged-cloth'
+  | 'screw-none'
+  | 'block-none'
   | 'enclosure-open';
 /** Ways out of a caution. */
 export type WayOutCode =
@@ -124,6 +131,13 @@ export type WayOutCode =
   | 'own-size'
   | 'oversized-holes'
   | 'set-gap'
+  | 'add-filler'
+  | 'mat-to-frame'
+  | 'border-to-sheet'
+  | 'lace-instead'
+  | 'stitch-instead'
+  | 'tape-instead'
+  | 'same-class'
   | 'lower-rings';
 /** What a command or a request is refused for. */
 export type ShopIssue =

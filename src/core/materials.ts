@@ -55,7 +55,7 @@ export interface Backing extends SheetMaterial {
   readonly type: (typeof BACKINGS)[number];
 }
 
-/** kg per m² per mm of thickness; per m² for paper. Source: handbook, depth and hanging, "Weight"; ruling R32. */
+/** kg per m² per mm of thickness; per m² for paper. Source: handbook, depth and hanging, "Weight"; rulings R32, R69. */
 export const DENSITY = {
   glass: 2.5,
   acrylic: 1.19,
@@ -63,6 +63,12 @@ export const DENSITY = {
   foam: 0.1,
   hardboard: 0.8,
   mdf: 0.8,
+  ply: 0.65,
+  'solid wood': 0.65,
+  aluminium: 2.7,
+  'aluminium composite': 1.5,
+  /** A solid panel of hardboard; as a back it is as mdf (R32, R69). */
+  'hardboard panel': 0.95,
   corrugated: 0.15,
   none: 0,
   paperPerSquareMetre: 0.25,

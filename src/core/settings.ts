@@ -12,6 +12,8 @@ export interface Settings {
   readonly cuttingStep: Length;
   readonly overlap: Length;
   readonly overlapLeast: Length;
+  /** What an object keeps from the glass when nobody says more. */
+  readonly objectClearance: Length;
   readonly allowance: Length;
   readonly metalAllowance: Length;
   readonly border: Length;
@@ -52,6 +54,8 @@ export interface Settings {
   readonly setBack: Length;
   readonly spacerMat: Length;
   readonly stripWidth: Length;
+  /** How far the strips that a print is taped to lie inside its edge. */
+  readonly stripSetIn: Length;
   readonly tab: Length;
   readonly tabClear: Length;
   readonly depthBehindMat: Length;
@@ -73,6 +77,8 @@ export interface Settings {
   readonly screwStep: Length;
   readonly pinStep: Length;
   readonly hinge: { readonly first: Length; readonly step: Length };
+  /** Pins through the strips behind two panes. */
+  readonly stripPin: { readonly first: Length; readonly step: Length };
   /** Canvas, boxes and clips. */
   readonly gapLeast: Length;
   readonly keyTravel: Length;
@@ -82,7 +88,13 @@ export interface Settings {
   readonly padding: Length;
   readonly roughAllowance: Length;
   readonly clipStep: Length;
+  /** Lengths that pairs of metal sections are stocked in, rising (R75). */
+  readonly pairLengths: readonly Length[];
   readonly sawtoothOne: Length;
+  /** The hook catches so far below the top edge (R68). */
+  readonly sawtoothDrop: Length;
+  /** How high the plate of a sawtooth is. */
+  readonly sawtoothPlate: Length;
   readonly sawtoothKg: number;
   readonly heavyKg: number;
   /** Minor units: above it a written agreement and a locked place. */
@@ -100,6 +112,7 @@ export function defaultSettings(unit: Unit): Settings {
     cuttingStep: pick(inches(0, 1, 32), mm(0.5)),
     overlap: pick(inches(0, 1, 8), mm(3)),
     overlapLeast: pick(inches(0, 1, 16), mm(1.5)),
+    objectClearance: pick(inches(0, 1, 4), mm(6)),
     allowance: pick(inches(0, 1, 8), mm(3)),
     metalAllowance: pick(inches(0, 1, 16), mm(1.5)),
     border: pick(inches(2, 1, 2), mm(60)),
@@ -137,6 +150,7 @@ export function defaultSettings(unit: Unit): Settings {
     setBack: pick(inches(0, 1, 4), mm(6)),
     spacerMat: mm(1.4),
     stripWidth: pick(inches(0, 3, 16), mm(5)),
+    stripSetIn: pick(inches(0, 1, 4), mm(6)),
     tab: pick(inches(1), mm(25)),
     tabClear: pick(inches(0, 1, 8), mm(3)),
     depthBehindMat: mm(3),
@@ -167,6 +181,7 @@ export function defaultSettings(unit: Unit): Settings {
     screwStep: pick(inches(16), mm(400)),
     pinStep: mm(150),
     hinge: { first: pick(inches(12), mm(300)), step: pick(inches(10), mm(250)) },
+    stripPin: { first: pick(inches(24), mm(600)), step: pick(inches(8), mm(200)) },
     gapLeast: pick(inches(0, 1, 16), mm(1.5)),
     keyTravel: pick(inches(0, 1, 8), mm(3)),
     wrapMore: pick(inches(1), mm(25)),
@@ -175,7 +190,13 @@ export function defaultSettings(unit: Unit): Settings {
     padding: pick(inches(2), mm(50)),
     roughAllowance: pick(inches(2), mm(50)),
     clipStep: pick(inches(16), mm(400)),
+    pairLengths:
+      unit === 'in'
+        ? Array.from({ length: 36 }, (_, index) => inches(5 + index))
+        : Array.from({ length: 9 }, (_, index) => mm(200 + 100 * index)),
     sawtoothOne: pick(inches(12), mm(300)),
+    sawtoothDrop: pick(inches(0, 1, 2), mm(12)),
+    sawtoothPlate: pick(inches(0, 3, 8), mm(10)),
     sawtoothKg: 1,
     heavyKg: 15,
     valueLimit: 1_000_00,

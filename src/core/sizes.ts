@@ -33,8 +33,9 @@ export function sizesOf(job: ResolvedPiece, laid: LayUp): Sizes {
   const { matted, package: pack } = laid;
   const outer = laid.frames.at(-1);
   const holding = laid.frames.find((frame) => frame.of !== 'fillet');
-  const [half] = halve(design.frame.inner?.[0]?.allowance ?? design.frame.allowance);
-  const seen = (border: Sides, side: keyof Sides, rabbetWidth: Length): Length =>
+  // The smaller half of an odd allowance lies left and at the top (R10).
+  const [first, second] = halve(design.frame.inner?.[0]?.allowance ?? design.frame.allowance);
+  const seen = (border: Sides, side: keyof Sides, rabbetWidth: Length, half: Length): Length =>
     log.note(
       `sizes.visibleBorder.${side}`,
       `border seen, ${side}`,
@@ -43,10 +44,10 @@ export function sizesOf(job: ResolvedPiece, laid: LayUp): Sizes {
       minus(border[side], minus(rabbetWidth, half)),
     );
   const visible = (border: Sides, rabbetWidth: Length): Sides => ({
-    left: seen(border, 'left', rabbetWidth),
-    right: seen(border, 'right', rabbetWidth),
-    top: seen(border, 'top', rabbetWidth),
-    bottom: seen(border, 'bottom', rabbetWidth),
+    left: seen(border, 'left', rabbetWidth, first),
+    right: seen(border, 'right', rabbetWidth, second),
+    top: seen(border, 'top', rabbetWidth, first),
+    bottom: seen(border, 'bottom', rabbetWidth, second),
   });
   return {
     piece: job.piece,

@@ -2,6 +2,7 @@
 import { BUILDS } from './builds';
 import type { Hardware, ResolvedPiece, LayUp } from './builds/build';
 import { ownOf } from './builds/fields';
+import { inSections } from './builds/sections';
 import type { Caution, Facts } from './cautions/caution';
 import { cautionsOf } from './cautions/cautions';
 import { situationOf } from './cautions/situation-of';
@@ -75,7 +76,9 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
     piece: { larger: ends(larger), smaller: ends(smaller) },
   };
   const build = BUILDS[design.build];
-  const whole = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
+  const plain = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
+  const metal = build.metalOnly || (resolved.moulding.material === 'metal' && !build.keepsFrame);
+  const whole = metal ? inSections(plain, settings) : plain;
   const issues = impossible(job, whole);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);

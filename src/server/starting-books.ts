@@ -106,6 +106,7 @@ export const startingPrices = () => ({
   },
   labourPerHour: '48.00',
   kit: money(600),
+  cornerSets: money(350),
   sellingStep: { ft: '0.25', m: '0.1' },
   ending: '.00' as const,
   tax: { mode: 'exclusive' as const, percent: { goods: '8', labour: '8' } },

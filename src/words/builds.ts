@@ -69,6 +69,14 @@ const FIELDS: Readonly<Record<string, string>> = {
   innerSpacers: 'Spacers between the panes',
   seat: 'Seat',
   mirrorThickness: 'Mirror thickness',
+  strainerWidth: 'Strainer, wide',
+  strainerDepth: 'Strainer, deep',
+  strainerMitred: 'Strainer mitred',
+  riserStrip: 'Riser strips, wide',
+  tape: 'Mounting tape, wide',
+  baseThickness: 'Base, thick',
+  baseMaterial: 'Base of',
+  innerWidth: 'Strips between, wide',
 };
 const CHOICES: Readonly<Record<string, string>> = {
   'oversized holes': 'Screws in wide holes',
@@ -76,6 +84,12 @@ const CHOICES: Readonly<Record<string, string>> = {
   'glued blocks': 'Glued blocks',
   back: 'The back',
   'inner wall': 'The inner wall',
+  mdf: 'MDF',
+  ply: 'Plywood',
+  'solid wood': 'Solid wood',
+  hardboard: 'Hardboard',
+  aluminium: 'Aluminium',
+  'aluminium composite': 'Aluminium composite',
   upright: 'Upright pair',
   across: 'Pair across',
   wrapped: 'Wrapped',
@@ -90,6 +104,8 @@ const PARTS: Readonly<Record<string, string>> = {
   'side strip': 'Side strips',
   'riser block': 'Riser blocks, high',
   strainer: 'Strainer',
+  'riser strip': 'Riser strips',
+  section: 'Metal sections',
   'backing patch': 'Backing patch',
   'dry mount board': 'Mounting board',
   'lift board': 'Lift board',
@@ -137,6 +153,24 @@ const MOUNTS: Readonly<Record<string, string>> = {
   wired: 'Wire',
   glue: 'Glue',
   'dry mount': 'Dry mount',
+  laced: 'Laced',
+  stapled: 'Stapled',
+  pinned: 'Pinned',
+  clips: 'Clips',
+  screws: 'Screws from behind',
+};
+const PLACES: Readonly<Record<string, string>> = {
+  room: 'In a room',
+  public: 'In a public place',
+  child: 'In a child’s room',
+  'over a bed': 'Over a bed',
+};
+const FINISHES: Readonly<Record<string, string>> = {
+  'raw wood': 'Raw wood, finished here',
+  'raw mdf': 'Raw MDF, finished here',
+  lacquer: 'Lacquered here',
+  'old finish': 'An old finish, sanded or stripped',
+  darkens: 'Darkens with light',
 };
 const SCOPES: Readonly<Record<string, string>> = {
   'part only': 'A part only',
@@ -195,6 +229,8 @@ export const legName = of(LEGS);
 export const mountName = of(MOUNTS);
 export const scopeName = of(SCOPES);
 export const shapeName = of(SHAPES);
+export const placeName = of(PLACES);
+export const finishName = of(FINISHES);
 export const matterName = of(MATTERS);
 export const practiceName = of(PRACTICES);
 export const figureName = (key: ShownFigure): string => FIGURES[key];

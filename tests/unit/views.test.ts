@@ -35,7 +35,7 @@ describe('the demo shop', () => {
     await seedDemo(app);
     const counted = await app.db.query<{ count: number }>('SELECT count(*)::int AS count FROM orders');
     expect(counted[0]?.count).toBe(ORDERS.length);
-    expect((await shopView(app.viewer()))!.lists.mouldings).toHaveLength(60);
+    expect((await shopView(app.viewer()))!.lists.mouldings).toHaveLength(64);
   });
 
   it('holds jobs in every state, some late, some held by each who must act', async () => {

@@ -24,8 +24,10 @@ export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
   readonly glazing: Glazing;
+  readonly backPane: Glazing;
   readonly backing: Backing;
-  readonly mountBoard: SheetMaterial | undefined;
+  readonly filler: Backing | undefined;
+  readonly mountBoard: SheetMaterial | Backing | undefined;
   readonly settings: Settings;
   readonly log: WorkingsLog;
   /** Out of square: the larger measure of each dimension sizes what is behind, the smaller what covers (R8). */
@@ -73,6 +75,7 @@ export type LayerPart =
   | 'side strips'
   | 'pane'
   | 'mirror'
+  | 'filler'
   | 'backing';
 /** One thing in the rabbet, front to back. */
 export interface Layer {
@@ -82,6 +85,8 @@ export interface Layer {
   readonly thickness: Length;
   /** Exact size when it is cut in the shop; absent for the piece itself. */
   readonly size?: Size;
+  /** Cut first to a larger size, trimmed later: what is taken from the sheet, and charged. */
+  readonly first?: Size;
   readonly sheet?: SheetMaterial;
   readonly group?: 'mat' | 'glazing' | 'backing';
   readonly kg: number;
@@ -116,11 +121,16 @@ export const HARDWARE = [
   'corner brace',
   'wedge',
   'screw',
+  'pocket screw',
   'washer',
+  'mounting tape',
   'riser block',
   'shim',
   'pin',
   'hinge',
+  'tape hinge',
+  'edge strip',
+  'lacing',
   'corner pocket',
   'pad',
   'ring',
@@ -142,6 +152,13 @@ export interface Hardware {
   readonly size?: Length;
 }
 
+/** Two metal sections of one length: the package's, cut down from the next longer that is stocked. */
+export interface Pair {
+  readonly side: Length;
+  /** Undefined when none is stocked that is long enough. */
+  readonly from: Length | undefined;
+}
+
 /** A piece laid up. */
 export interface LayUp {
   readonly package: Size;
@@ -155,8 +172,8 @@ export interface LayUp {
   readonly counts: BuildCounts;
   /** Depth that the stack must fit; undefined where nothing lies in a rabbet. */
   readonly depth: Length | undefined;
-  /** How the package is held in. */
-  readonly held: 'points' | 'clips' | 'nothing';
+  /** How the package is held in: by points, by clips, by strips that are pinned through, or it needs no holding. */
+  readonly held: 'points' | 'clips' | 'strips' | 'nothing';
   /** The room for the object of a box, for its cautions. */
   readonly box?: { readonly objectDepth: Length; readonly clearance: Length; readonly innerDepth: Length };
   /** The gap round a piece that stands in a frame. */
@@ -167,11 +184,21 @@ export interface LayUp {
   readonly packageMost?: Size;
   /** Weight of a piece that is no layer of the stack. */
   readonly weighedBeside?: number;
+  /** What the frame weighs, part by part, where that does not follow from its moulding. */
+  readonly frameKg?: readonly { readonly part: string; readonly kg: number }[];
+  /** The screw from behind, where what it goes through and into is known. */
+  readonly screw?: { readonly atLeast: Length; readonly atMost: Length; readonly found: boolean };
+  /** Glued blocks are wanted where there is no room for any. */
+  readonly noRoomForBlocks?: true;
+  /** Cloth that fits its roll neither way round. */
+  readonly rollTooNarrow?: { readonly cut: Size; readonly roll: Length };
+  /** Frame of metal sections, by the pairs it is bought in. */
+  readonly pairs?: readonly [across: Pair, upright: Pair];
   readonly issues?: readonly Issue[];
 }
 
 /** Lists a build asks the desk to show. */
-export type Panel = 'mats' | 'window' | 'glazing' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
+export type Panel = 'mats' | 'window' | 'glazing' | 'backPane' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
 /** What the rest of the shop must know of a build; what is absent is as with most. */
 export interface BuildFacts {
   /** What the trade calls it; the open interface takes it too. */
@@ -188,6 +215,10 @@ export interface BuildFacts {
   readonly keepsFrame?: true;
   /** Has no mat unless one is asked for. */
   readonly startsWithoutMat?: true;
+  /** Its frame is of metal sections, and of nothing else. */
+  readonly metalOnly?: true;
+  /** Seen through from both sides: nothing closes its back. */
+  readonly seeThrough?: true;
   /** A mirror is its glazing. */
   readonly mirrored?: true;
   /** Seen round a piece that does not fill its place: a colour, or the moulding's own. */

@@ -1,5 +1,5 @@
 /** Every build the shop knows. A new one is a folder and a line here. */
-import type { Mount } from '../design/common';
+import type { Mount, PieceKind } from '../design/common';
 import type { Build } from './build';
 import { bare } from './bare/bare';
 import { customerFrame } from './customer-frame/customer-frame';
@@ -43,6 +43,33 @@ export const buildNamed = (name: string): Build | undefined => {
   return code && BUILDS[code];
 };
 
-/** How the piece is held: as was chosen, or as is usual for its build. */
-export const mountOf = (design: { readonly build: BuildCode; readonly mount?: Mount | undefined }): Mount =>
-  design.mount ?? BUILDS[design.build].usualMount ?? 'hinges';
+/** How a kind of piece is held where nobody chose; hinges are for paper only (R76). */
+const KIND_MOUNT: Partial<Record<PieceKind, Mount>> = {
+  needlework: 'laced',
+  textile: 'stitched',
+  garment: 'pinned',
+  canvas: 'clips',
+  panel: 'screws',
+  'metal-print': 'tape',
+  object: 'wired',
+};
+/** What is of cloth: never hinged, taped or held by its edges. */
+export const CLOTH: readonly string[] = ['needlework', 'textile', 'garment'];
+
+const PAPER_MOUNTS: readonly Mount[] = ['hinges', 'tape', 'corners', 'strips', 'pads', 'glue', 'dry mount'];
+const CLOTH_MOUNTS: readonly Mount[] = ['stitched', 'laced', 'pinned', 'stapled', 'glue'];
+const SOLID_MOUNTS: readonly Mount[] = ['screws', 'clips', 'tape', 'wired', 'stitched', 'pinned', 'glue'];
+/** The ways that suit a kind of piece; the one that is chosen stays among them. */
+export function mountsFor(kind: PieceKind, chosen: Mount): readonly Mount[] {
+  const usual = CLOTH.includes(kind) ? CLOTH_MOUNTS : kind in KIND_MOUNT ? SOLID_MOUNTS : PAPER_MOUNTS;
+  return usual.includes(chosen) ? usual : [...usual, chosen];
+}
+
+interface Held {
+  readonly build: BuildCode;
+  readonly mount?: Mount | undefined;
+  readonly piece: { readonly kind: PieceKind };
+}
+/** How the piece is held: as was chosen, or as is usual for its build, or for its kind. */
+export const mountOf = ({ build, mount, piece: { kind } }: Held): Mount =>
+  mount ?? BUILDS[build].usualMount ?? KIND_MOUNT[kind] ?? 'hinges';

@@ -7,7 +7,7 @@ import { type Length, type Size, plus, size, smaller, times } from '../units/len
 import type { ResolvedPiece, LayUp, Layer, Loose, Matted } from './build';
 import type { Frame } from '../sizing/frame';
 import { matted, mattedIssues, NAME } from './matting';
-import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from './layers';
+import { backingLayer, fillerLayers, glazingLayer, matLayersOf, mountLayer, pieceLayer } from './layers';
 
 /** A board no larger than the package it lies in. */
 export const within = (extent: Size, pack: Size): Size => size(smaller(extent.w, pack.w), smaller(extent.h, pack.h));
@@ -100,6 +100,14 @@ export function packageAs(
 export const packageOfPiece = (job: ResolvedPiece): Size =>
   packageAs(job, job.piece.larger, 'piece', (key) => ({ piece: job.piece.larger[key] }));
 
+/** The filler lies before the back, so that the fasteners press on the back. */
+function withFiller(job: ResolvedPiece, pack: Size, layers: readonly Layer[]): readonly Layer[] {
+  const filling = fillerLayers(job, pack);
+  if (filling.length === 0) return layers;
+  const at = layers.findIndex((layer) => layer.part === 'backing');
+  return at < 0 ? [...layers, ...filling] : [...layers.slice(0, at), ...filling, ...layers.slice(at)];
+}
+
 /** A package in a rabbeted frame, glazed or not, held by points and closed behind. */
 export function rabbeted(job: ResolvedPiece, parts: Partial<LayUp> & Pick<LayUp, 'package' | 'layers'>): LayUp {
   const mat = parts.matted;
@@ -115,6 +123,7 @@ export function rabbeted(job: ResolvedPiece, parts: Partial<LayUp> & Pick<LayUp,
     depth: holding.rabbetDepth,
     held: 'points',
     ...parts,
+    layers: withFiller(job, parts.package, parts.layers),
     frames: fillet ? [fillet, ...round] : round,
     issues: [...(parts.issues ?? []), ...(mat ? mattedIssues(job, mat) : [])],
   };
@@ -142,7 +151,7 @@ export function layered(job: ResolvedPiece, fixed?: Parameters<typeof matted>[1]
 }
 
 /** What the lip of the frame that holds the package hides. */
-function hiddenByLip({ design, moulding, inner }: ResolvedPiece): Length {
+export function hiddenByLip({ design, moulding, inner }: ResolvedPiece): Length {
   const holding: Moulding = inner[0] ?? moulding;
   return lipRoom(holding.rabbetWidth, design.frame.inner?.[0]?.allowance ?? design.frame.allowance);
 }

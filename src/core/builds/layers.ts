@@ -1,5 +1,6 @@
 /** What lies in a rabbet, layer by layer, with its weight. */
-import { type SheetMaterial, DENSITY } from '../materials';
+import type { AnyDesign, PanelMaterial } from '../design/common';
+import { type Backing, type SheetMaterial, DENSITY } from '../materials';
 import { type Length, type Size, grow, times, toMm } from '../units/length';
 import type { ResolvedPiece, Layer, Matted } from './build';
 
@@ -9,11 +10,25 @@ export const sheetKg = (size: Size, thickness: Length, density: number): number 
   squareMetres(size) * toMm(thickness) * density;
 
 const BEVEL_BOARD = '#fdfcf8';
-/** What the piece weighs where nobody weighed it: by its kind. */
-export function pieceKg({ design, piece }: ResolvedPiece): number {
+const PANEL_DENSITY: Readonly<Record<PanelMaterial, number>> = {
+  ply: DENSITY.ply,
+  mdf: DENSITY.mdf,
+  'solid wood': DENSITY['solid wood'],
+  hardboard: DENSITY['hardboard panel'],
+  aluminium: DENSITY.aluminium,
+  'aluminium composite': DENSITY['aluminium composite'],
+};
+/** What a solid piece is made of; undefined for everything that is no panel. */
+export const madeOf = ({ kind, made }: AnyDesign['piece']): PanelMaterial | undefined =>
+  kind === 'panel' ? (made ?? 'ply') : kind === 'metal-print' ? (made ?? 'aluminium') : undefined;
+
+/** What the piece weighs where nobody weighed it: by its kind; a panel by its thickness and what it is made of (R69). */
+export function pieceKg({ design, piece }: ResolvedPiece, thickness: Length): number {
   if (design.piece.kg !== undefined) return design.piece.kg;
   const { larger: size } = piece;
   if (design.piece.kind === 'canvas') return canvasKg(size);
+  const made = madeOf(design.piece);
+  if (made) return sheetKg(size, thickness, PANEL_DENSITY[made]);
   // An object or a garment weighs what was weighed; until then nothing is guessed.
   if (design.piece.kind === 'object' || design.piece.kind === 'garment') return 0;
   return squareMetres(size) * DENSITY.paperPerSquareMetre;
@@ -43,14 +58,25 @@ export const glazingLayer = ({ glazing }: ResolvedPiece, pack: Size): Layer[] =>
   glazing.type === 'none' ? [] : [sheetLayer('glazing', glazing, pack, DENSITY[glazing.type], 'glazing')];
 export const backingLayer = ({ backing }: ResolvedPiece, pack: Size): Layer =>
   sheetLayer('backing', backing, pack, DENSITY[backing.type], 'backing');
+/** A board of the backing boards is priced with them, any other with the mats. */
+export const isBackingBoard = (board: SheetMaterial | Backing): board is Backing =>
+  'type' in board && board.type !== undefined;
+export const boardDensity = (board: SheetMaterial | Backing): number =>
+  isBackingBoard(board) ? DENSITY[board.type] : DENSITY.mat;
+export const boardLayer = (part: Layer['part'], board: SheetMaterial | Backing, size: Size): Layer =>
+  sheetLayer(part, board, size, boardDensity(board), isBackingBoard(board) ? 'backing' : 'mat');
 export const mountLayer = ({ mountBoard }: ResolvedPiece, size: Size): Layer[] =>
-  mountBoard ? [sheetLayer('mount board', mountBoard, size, DENSITY.mat, 'mat')] : [];
+  mountBoard ? [boardLayer('mount board', mountBoard, size)] : [];
+export const fillerLayers = ({ filler, design: { fillerCount = 1 } }: ResolvedPiece, pack: Size): Layer[] =>
+  filler
+    ? Array.from({ length: fillerCount }, () => sheetLayer('filler', filler, pack, DENSITY[filler.type], 'backing'))
+    : [];
 export const pieceLayer = (job: ResolvedPiece, thickness = job.design.piece.thickness): Layer => ({
   part: 'piece',
   name: '',
   colour: '#d9cfae',
   thickness,
-  kg: pieceKg(job),
+  kg: pieceKg(job, thickness),
 });
 
 /** Mats from the glass inward, each net of its windows (R33); a turned edge lies double. */

@@ -3,7 +3,7 @@ import { type Issue, issue } from '../issue';
 import { borderSides, fits, underLip } from '../sizing/borders';
 import { type MatLayer, matCut, standBack, turnedEdge, widened } from '../sizing/mats';
 import { shapeIssue } from '../sizing/shapes';
-import { arrange, backingPatch, narrowestBridge } from '../sizing/windows';
+import { arrange, backingPatches, narrowestBridge } from '../sizing/windows';
 import { type Length, type Sides, type Size, floorTo, grow, length, minus, plus, size, times } from '../units/length';
 import type { CutLayer, ResolvedPiece, Matted, Window } from './build';
 
@@ -66,7 +66,7 @@ function several({ design, log: log, settings }: ResolvedPiece): { box: Size; wi
       : { as: 'rows', columns: across },
     bridge,
   );
-  const rows = Math.ceil(wanted.length / across);
+  const patches = backingPatches(placed.windows, cut, patch);
   const windows = wanted.map((one, index): Window => {
     const extent = size(one.width, one.height);
     return {
@@ -74,7 +74,7 @@ function several({ design, log: log, settings }: ResolvedPiece): { box: Size; wi
       shape: { shape: one.shape ?? 'rectangle', corner: one.corner },
       title: one.title ?? '',
       piece: extent,
-      patch: layout === 'free' ? grow(extent, patch) : backingPatch(extent, patch, across, rows, bridge),
+      patch: patches[index]!,
     };
   });
   for (const side of ['w', 'h'] as const)

@@ -7,7 +7,7 @@ import type { Stack } from '../parts/stack';
 import { type Weight, mouldingLimitKg } from '../parts/weight';
 import type { Sizes } from '../sizes';
 import { widening } from '../sizing/match';
-import { larger, minus } from '../units/length';
+import { larger, length, minus } from '../units/length';
 import type { Situation } from './situation';
 
 interface Worked {
@@ -20,10 +20,34 @@ interface Worked {
 }
 type Facts = { -readonly [K in keyof Situation]: Situation[K] };
 
-function matFacts(facts: Facts, { job, sizes: { matted } }: Worked): void {
+/** How much larger than its package a piece is that lies in it whole. */
+const overPackage = ({ job: { piece, design }, sizes, laid }: Worked): number =>
+  design.several || laid.depth === undefined || laid.box
+    ? 0
+    : Math.max(piece.larger.w - sizes.package.w, piece.larger.h - sizes.package.h);
+/** How far a sheet reaches beyond the package: of a part that is shown, side by side; else as a whole. */
+function reaching(worked: Worked): number {
+  const { matted } = worked.sizes;
+  if (!matted?.sheetUnder) return matted?.edge === 'floated' ? 0 : overPackage(worked);
+  const { sheetUnder: under, border } = matted;
+  return Math.max(
+    under.left - border.left,
+    under.right - border.right,
+    under.top - border.top,
+    under.bottom - border.bottom,
+  );
+}
+
+function matFacts(facts: Facts, worked: Worked): void {
+  const {
+    job,
+    sizes: { matted },
+  } = worked;
   const { design, piece } = job;
   if (!matted) {
     facts.edge = 'no mat';
+    const over = overPackage(worked);
+    if (over > 0) facts.beyond = length(over);
     return;
   }
   // The windows of several are made from their own pieces; one window is held against the piece on the desk.
@@ -34,6 +58,8 @@ function matFacts(facts: Facts, { job, sizes: { matted } }: Worked): void {
   facts.overlap = design.window.overlap;
   facts.border = matted.border;
   if (matted.sheetUnder) facts.sheetUnder = matted.sheetUnder;
+  const beyond = reaching(worked);
+  if (beyond > 0) facts.beyond = length(beyond);
   if (matted.bridge === undefined) return;
   const top = matted.layers[0]!.border;
   facts.bridges = [matted.bridge, top.left, top.right, top.top, top.bottom];
@@ -61,16 +87,22 @@ function materialFacts(facts: Facts, { job, laid }: Worked): void {
   facts.hiddenSpacer = laid.matted ? laid.matted.spacer !== undefined : facts.spacers;
 }
 
-function frameFacts(facts: Facts, { job: { design }, sizes }: Worked): void {
+function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): void {
   const outer = sizes.frames.at(-1);
   if (!outer) return;
   const { moulding, outside } = outer;
   facts.outside = outside;
   facts.faceWidth = moulding.faceWidth;
   facts.mouldingLimit = mouldingLimitKg(moulding);
-  if (outer.rabbet) {
+  // Of a frame that the customer keeps nothing is known but its seat.
+  const keeps = BUILDS[design.build].keepsFrame === true;
+  if (outer.rabbet && !keeps) {
     facts.rabbetWidth = moulding.rabbetWidth;
-    facts.allowance = design.frame.allowance;
+    const loose = larger(minus(outer.rabbet.w, outer.package.w), minus(outer.rabbet.h, outer.package.h));
+    facts.loose = loose;
+    // Clips keep it in the middle: its own allowance is no play.
+    facts.centred = laid.depth === undefined;
+    facts.allowance = facts.centred ? length(0) : loose;
   }
   const wanted = design.frame.outside;
   if (wanted && outer.rabbet) {
@@ -87,7 +119,7 @@ function frameFacts(facts: Facts, { job: { design }, sizes }: Worked): void {
   }
 }
 
-function hangingFacts(facts: Facts, hanging: Hanging | undefined): void {
+function hangingFacts(facts: Facts, { hanging, job }: Worked): void {
   if (!hanging) {
     facts.hung = 'hooks';
     return;
@@ -96,6 +128,8 @@ function hangingFacts(facts: Facts, hanging: Hanging | undefined): void {
   facts.hung = hanging.by;
   facts.ringDrop = hanging.ringDrop;
   if (wired && !hanging.noWire) facts.rise = hanging.rise;
+  const plate = job.design.hanging.plate ?? (hanging.by === 'sawtooth' ? job.settings.sawtoothPlate : undefined);
+  if (plate !== undefined) facts.plateWidth = plate;
   facts.ratingNeeded = wired ? hanging.ringKg : hanging.hooks.kg;
   facts.hangerFound = hanging.noWire || hanging.choose !== undefined;
 }
@@ -119,7 +153,11 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
     mount: mountOf(design),
     weight: weight.kg,
   };
-  if (sizes.visibleBorder) facts.visibleBorder = sizes.visibleBorder;
+  if (sizes.visibleBorder && !BUILDS[design.build].keepsFrame) facts.visibleBorder = sizes.visibleBorder;
+  if (BUILDS[design.build].metalOnly && job.moulding.material !== 'metal') facts.notMetal = job.moulding.name;
+  if (laid.rollTooNarrow) facts.rollTooNarrow = laid.rollTooNarrow;
+  if (laid.noRoomForBlocks) facts.noRoomForBlocks = true;
+  if (laid.screw && !laid.screw.found) facts.noScrew = laid.screw;
   if (!design.several) facts.packageMost = laid.packageMost ?? sizes.package;
   if (stack.room !== undefined && !laid.box) {
     facts.room = stack.room;
@@ -141,7 +179,7 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
     if (off !== undefined) facts.shimsOff = off;
   }
   if (framed) frameFacts(facts, worked);
-  hangingFacts(facts, worked.hanging);
+  hangingFacts(facts, worked);
   if (design.place) facts.place = design.place;
   if (design.finish) facts.finish = design.finish;
   if (design.value !== undefined) {

@@ -38,6 +38,18 @@ export interface Situation {
   readonly acidFree?: boolean;
   /** The first material that is not acid-free. */
   readonly notArchival?: string;
+  /** What a frame is larger than its package, at its worst; and what its lip covers. */
+  readonly loose?: Length;
+  /** The piece is kept in the middle by its clips: it can leave the lip only by both sides together. */
+  readonly centred?: boolean;
+  /** What of the sheet or the piece reaches beyond the package, at its worst. */
+  readonly beyond?: Length;
+  readonly rollTooNarrow?: { readonly cut: Size; readonly roll: Length };
+  /** A moulding that is no metal section, where only those will do. */
+  readonly notMetal?: string;
+  /** The range a screw must be in, where none of the stocked is. */
+  readonly noScrew?: { readonly atLeast: Length; readonly atMost: Length };
+  readonly noRoomForBlocks?: boolean;
   readonly stack?: Length;
   readonly room?: Length;
   readonly filler?: Length;

@@ -1,4 +1,5 @@
 /** What the jobs of a shop still need cut from sticks and sheets. Source: handbook, cutting. */
+import { isBackingBoard } from '../builds/layers';
 import type { StepKey } from '../route/steps';
 import type { Length, Size } from '../units/length';
 import type { WorkedOut } from '../work-out';
@@ -44,6 +45,8 @@ function idOfFrame(ticket: string, of: string, named: Map<string, number>): stri
   return [ticket, ...(of === 'frame' ? [] : [of]), ...(count > 1 ? [count] : [])].join(' ');
 }
 
+const codesOf = (list: readonly { readonly code: string }[]) => list.map(({ code }) => code);
+
 /** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
 export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
   const { resolved, parts } = worked;
@@ -63,11 +66,21 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
         frame.legs.push({ id: `${frame.id} ${side}`, length: part.cut.longPoint });
       frames.set(part.frame, frame);
     }
-  const { glazing, mountBoard } = resolved;
+  const { glazing, mountBoard, backPane, filler } = resolved;
   const sheets: readonly { what: WantedPart['what']; codes: readonly string[] }[] = [
-    { what: 'mat', codes: [...resolved.mats, ...(mountBoard ? [mountBoard] : [])].map((one) => one.code) },
-    { what: 'glazing', codes: glazing.type === 'none' ? [] : [glazing.code] },
-    { what: 'board', codes: [resolved.backing.code] },
+    {
+      what: 'mat',
+      codes: codesOf([...resolved.mats, ...(mountBoard && !isBackingBoard(mountBoard) ? [mountBoard] : [])]),
+    },
+    { what: 'glazing', codes: codesOf([glazing, backPane].filter(({ type }) => type !== 'none')) },
+    {
+      what: 'board',
+      codes: codesOf([
+        resolved.backing,
+        ...(filler ? [filler] : []),
+        ...(mountBoard && isBackingBoard(mountBoard) ? [mountBoard] : []),
+      ]),
+    },
   ];
   const flat: WantedPart[] = [];
   const count = new Map<string, number>();
@@ -86,8 +99,8 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
         ticket,
         what: found.what,
         material: code,
-        w: part.cut.w,
-        h: part.cut.h,
+        w: part.first?.w ?? part.cut.w,
+        h: part.first?.h ?? part.cut.h,
         ...(only ? { drop: { w: only.w, h: only.h } } : {}),
       });
     }

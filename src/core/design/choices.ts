@@ -15,11 +15,15 @@ export const PIECE_KINDS = [
   'needlework',
   'canvas',
   'panel',
+  'metal-print',
   'object',
   'garment',
   'mirror',
 ] as const;
 export type PieceKind = (typeof PIECE_KINDS)[number];
+/** What a solid panel or a print on metal is made of; its density follows. */
+export const PANEL_MATERIALS = ['ply', 'mdf', 'solid wood', 'hardboard', 'aluminium', 'aluminium composite'] as const;
+export type PanelMaterial = (typeof PANEL_MATERIALS)[number];
 export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
 export type FitHow = (typeof FIT_HOWS)[number];
 export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;
@@ -33,6 +37,11 @@ export const MOUNTS = [
   'wired',
   'glue',
   'dry mount',
+  'laced',
+  'stapled',
+  'pinned',
+  'clips',
+  'screws',
 ] as const;
 export type Mount = (typeof MOUNTS)[number];
 export const SCOPES = [

@@ -15,7 +15,7 @@ import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
 import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length } from '../units/length';
 import { MOST_MONEY } from '../units/money';
-import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from './choices';
+import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PANEL_MATERIALS, PIECE_KINDS, PLACES, SCOPES } from './choices';
 
 export const practiceSchema = z
   .strictObject({
@@ -87,6 +87,11 @@ export const mouldingSchema = material<Moulding>(
   }),
 );
 
+/** A board of either list; that of the backing boards knows what it is made of. */
+const mountBoardSchema = material<SheetMaterial | Backing>(
+  z.object({ ...sheetFields, type: z.enum(BACKINGS).optional() }),
+);
+
 const pieceSchema = z.object({
   title: z.string().max(120),
   kind: z.enum(PIECE_KINDS),
@@ -101,6 +106,8 @@ const pieceSchema = z.object({
   signed: z.boolean(),
   /** Kilograms as weighed: an object, a garment. */
   kg: kilograms.optional(),
+  /** Of a panel or a print on metal: what it is made of. */
+  made: z.enum(PANEL_MATERIALS).optional(),
   /** A canvas whose corners can be driven apart by keys. */
   keyed: z.boolean().optional(),
   /** Paint that stands high, and must not be pressed or laid face down. */
@@ -167,7 +174,14 @@ export const severalSchema = z.object({
 });
 
 export const hangingSchema = z.object({
-  rings: z.union([z.enum(['third', 'quarter', 'none']), z.object({ distance: positiveLength })]),
+  rings: z.union([
+    z.enum(['third', 'quarter', 'none']),
+    z.object({ distance: positiveLength }),
+    /** A fraction of the outside height: 2 of 5 is [2, 5]. */
+    z
+      .object({ fraction: z.tuple([z.int().min(1).max(99), z.int().min(2).max(100)]) })
+      .refine(({ fraction: [part, whole] }) => part < whole, 'fraction-not-proper'),
+  ]),
   /** Slack of the wire as a decimal: 0.05 is 5 %. */
   slack: z
     .string()
@@ -175,6 +189,8 @@ export const hangingSchema = z.object({
     .refine((text) => Number(text) > 0, 'slack-needed'),
   /** Instead of a wire: two hooks on the frame, or a sawtooth. */
   by: z.enum(['wire', 'hooks', 'sawtooth']).optional(),
+  /** How high the plate of a hanger is, which must not be seen behind the rail. */
+  plate: positiveLength.optional(),
 });
 
 const mouldingChoice = z.union([z.object({ code }), z.object({ given: mouldingSchema })]);
@@ -202,9 +218,15 @@ export const commonFields = {
     outside: sizeSchema.optional(),
   }),
   glazing: z.union([z.object({ code }), z.object({ given: glazingSchema })]),
+  /** The pane behind the piece, where it lies between two; as the one in front when absent. */
+  backPane: z.union([z.object({ code }), z.object({ given: glazingSchema })]).optional(),
   backing: z.union([z.object({ code }), z.object({ given: backingSchema })]),
-  /** A board behind the piece. */
-  mountBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
+  /** A board that fills spare depth, so that nothing rattles. */
+  filler: z.union([z.object({ code }), z.object({ given: backingSchema })]).optional(),
+  /** How many of it lie there; one when absent. */
+  fillerCount: z.int().min(1).max(9).optional(),
+  /** A board behind the piece: of the mats, or of the backing boards. */
+  mountBoard: z.union([z.object({ code }), z.object({ given: mountBoardSchema })]).optional(),
   mount: z.enum(MOUNTS).optional(),
   hanging: hangingSchema,
   /** Where this job is done another way than the shop's. */

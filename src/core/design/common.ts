@@ -2,7 +2,7 @@
 import type { z } from 'zod';
 import type { borderSchema, commonFields, hangingSchema, severalSchema } from './common-schema';
 
-export type { FitHow, Mount, PieceKind, Scope } from './choices';
+export type { FitHow, Mount, PanelMaterial, PieceKind, Scope } from './choices';
 export type Border = z.infer<typeof borderSchema>;
 export type Several = z.infer<typeof severalSchema>;
 export type HangingChoice = z.infer<typeof hangingSchema>;

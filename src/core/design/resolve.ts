@@ -9,11 +9,14 @@ export interface Resolved {
   readonly mats: readonly SheetMaterial[];
   readonly moulding: Moulding;
   readonly glazing: Glazing;
+  /** The pane behind the piece, where it lies between two. */
+  readonly backPane: Glazing;
   readonly backing: Backing;
+  readonly filler: Backing | undefined;
   /** Liners and slips, from the piece outwards. */
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
-  readonly mountBoard: SheetMaterial | undefined;
+  readonly mountBoard: SheetMaterial | Backing | undefined;
 }
 
 type Choice<T> = { code: string } | { given: T };
@@ -25,25 +28,35 @@ function pick<T>(choice: Choice<T>, book: ReadonlyMap<string, T>, path: string, 
   return found;
 }
 
+/** A mount board is one of the mats or of the backing boards. */
+function pickMountBoard(choice: NonNullable<Design['mountBoard']>, { mats, backings }: Catalogue, issues: Issue[]) {
+  if ('code' in choice && !mats.has(choice.code)) return pick(choice, backings, 'mountBoard', issues);
+  return pick<SheetMaterial | Backing>(choice, mats, 'mountBoard', issues);
+}
+
 /** Every material of the design, or one `material-unknown` issue for each code that the books do not hold. */
 export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved> {
   const issues: Issue[] = [];
   const mats = design.mats.map((mat, index) => pick(mat.board, catalogue.mats, `mats.${index}.board`, issues));
   const moulding = pick(design.frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
   const glazing = pick(design.glazing, catalogue.glazings, 'glazing', issues);
+  const backPane = design.backPane ? pick(design.backPane, catalogue.glazings, 'backPane', issues) : glazing;
   const backing = pick(design.backing, catalogue.backings, 'backing', issues);
+  const filler = design.filler && pick(design.filler, catalogue.backings, 'filler', issues);
   const inner = (design.frame.inner ?? []).map((one, index) =>
     pick(one.moulding, catalogue.mouldings, `frame.inner.${index}.moulding`, issues),
   );
   const fillet = design.fillet && pick(design.fillet.moulding, catalogue.mouldings, 'fillet.moulding', issues);
-  const mountBoard = design.mountBoard && pick(design.mountBoard, catalogue.mats, 'mountBoard', issues);
-  if (!moulding || !glazing || !backing || issues.length > 0) return bad(...issues);
+  const mountBoard = design.mountBoard && pickMountBoard(design.mountBoard, catalogue, issues);
+  if (!moulding || !glazing || !backPane || !backing || issues.length > 0) return bad(...issues);
   return good({
     design,
     mats: mats as SheetMaterial[],
     moulding,
     glazing,
+    backPane,
     backing,
+    filler,
     inner: inner as Moulding[],
     fillet,
     mountBoard,
@@ -55,7 +68,7 @@ function withChoices(
   design: Design,
   change: <T extends { code: string }>(choice: Choice<T>, of: Place) => Choice<T>,
 ): Design {
-  const { frame, fillet, mountBoard } = design;
+  const { frame, fillet, mountBoard, backPane, filler } = design;
   return {
     ...design,
     mats: design.mats.map((mat, index) => ({
@@ -80,10 +93,12 @@ function withChoices(
       ? { fillet: { ...fillet, moulding: change<Moulding>(fillet.moulding, { kind: 'fillet', index: 0 }) } }
       : {}),
     ...(mountBoard ? { mountBoard: change<SheetMaterial>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
+    ...(backPane ? { backPane: change<Glazing>(backPane, { kind: 'back pane', index: 0 }) } : {}),
+    ...(filler ? { filler: change<Backing>(filler, { kind: 'filler', index: 0 }) } : {}),
   } as Design;
 }
 interface Place {
-  readonly kind: 'mat' | 'moulding' | 'inner' | 'glazing' | 'backing' | 'fillet' | 'mount';
+  readonly kind: 'mat' | 'moulding' | 'inner' | 'glazing' | 'back pane' | 'backing' | 'filler' | 'fillet' | 'mount';
   readonly index: number;
 }
 
@@ -98,14 +113,27 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
       moulding: found.moulding,
       inner: found.inner[index],
       glazing: found.glazing,
+      'back pane': found.backPane,
       backing: found.backing,
+      filler: found.filler,
       fillet: found.fillet,
       mount: found.mountBoard,
     })[kind];
-  const group = { mat: 'mat', moulding: 'moulding', inner: 'moulding', fillet: 'moulding', mount: 'mat' } as const;
+  const mountGroup = found.mountBoard && 'type' in found.mountBoard ? 'backing' : 'mat';
+  const group = {
+    mat: 'mat',
+    moulding: 'moulding',
+    inner: 'moulding',
+    fillet: 'moulding',
+    mount: mountGroup,
+    glazing: 'glazing',
+    'back pane': 'glazing',
+    backing: 'backing',
+    filler: 'backing',
+  } as const;
   return withChoices(design, (_choice, place) => {
     const material = of(place) as SheetMaterial;
-    const rule = groups[place.kind === 'glazing' || place.kind === 'backing' ? place.kind : group[place.kind]];
+    const rule = groups[group[place.kind]];
     return { given: { ...material, price: { ...ruleHeld(rule), ...material.price } } as never };
   });
 }

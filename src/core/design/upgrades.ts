@@ -4,6 +4,8 @@
  */
 
 export type Stored = Readonly<Record<string, unknown>>;
+const isStored = (value: unknown): value is Stored =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 export interface Upgrade {
   /** The version that the step leads to, from the one before. */
   readonly to: number;
@@ -27,8 +29,29 @@ export const AGREED_UPGRADES: readonly Upgrade[] = [
     why: 'parts name their material by code and legs their frame; they had the name shown only',
     upgrade: (agreed) => ({ ...agreed, parts: withCodes(agreed) }),
   },
+  {
+    to: 3,
+    why: 'a back pane has a choice of its own, and a hanging says where its hook catches however it hangs',
+    upgrade: ({ resolved, hanging, ...kept }) => ({
+      ...kept,
+      resolved: withBackPane(resolved),
+      ...(isStored(hanging) ? { hanging: withHookDrop(hanging) } : {}),
+    }),
+  },
 ];
-export const AGREED_VERSION = 2;
+export const AGREED_VERSION = 3;
+
+const withBackPane = (resolved: unknown): unknown =>
+  isStored(resolved) ? { ...resolved, backPane: resolved.backPane ?? resolved.glazing } : resolved;
+/** Before, a sawtooth was told as two hooks at the rings' height: its plate catches 12 mm below the top. */
+function withHookDrop(hanging: Stored): Stored {
+  const { by, noWire, wireDrop, ringDrop, span } = hanging;
+  if (by === 'sawtooth') return { ...hanging, hookDrop: SAWTOOTH_DROP };
+  return by === 'wire' && !noWire
+    ? { ...hanging, hookDrop: wireDrop }
+    : { ...hanging, hookDrop: ringDrop, apart: span };
+}
+const SAWTOOTH_DROP = 12 * 320;
 
 interface Named {
   readonly name: string;
@@ -71,9 +94,6 @@ function withCodes({ parts, resolved }: Stored): unknown {
     return code === undefined ? part : { ...part, code };
   });
 }
-
-const isStored = (value: unknown): value is Stored =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Runs the steps that are due. Throws RangeError for what no version of ours has written, or a newer one. */
 export function upgraded(value: unknown, steps: readonly Upgrade[], newest: number): Stored {

@@ -18,6 +18,7 @@ const PAPER: Readonly<Record<PieceKind, readonly [paper: string, mark: string, a
   needlework: ['#e4dcc8', '#7a3f3c', '#5f7358'],
   canvas: ['#b9a782', '#44616b', '#a0592f'],
   panel: ['#a9966f', '#3f5a50', '#8c5a34'],
+  'metal-print': ['#8d9396', '#3c4245', '#c8cccd'],
   object: ['#00000000', '#7c6640', '#b89a5c'],
   garment: ['#00000000', '#33505c', '#e3d9c2'],
   mirror: ['#d5dfe2', '#f4f8f9', '#b4c3c8'],

@@ -1,7 +1,8 @@
 /** The back: rings, the wire as it hangs on its hook, and the distance from its peak to the top edge. */
 import type { WorkedOut } from '../work-out';
 import { toMm } from '../units/length';
-import { INK, type Scene, type Shape, rectangle } from './scene';
+import type { Hanging } from '../parts/hanging';
+import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
 
 const NEXT = '#0e6a5e';
 
@@ -13,61 +14,43 @@ export function backScene({ sizes, hanging }: WorkedOut): Scene {
     { kind: 'area', points: rectangle(0, 0, w, h), fill: '#b8ae98', line: INK },
     { kind: 'area', points: rectangle(face * 0.6, face * 0.6, w - face * 1.2, h - face * 1.2), fill: '#cfc19c' },
   ];
-  const wire = (): Shape[] => {
-    if (!hanging) return [];
-    const [drop, peak] = [toMm(hanging.ringDrop), toMm(hanging.wireDrop)];
-    const inset = (w - toMm(hanging.span)) / 2;
-    const dot = Math.max(w, h) * 0.012;
-    const rings: Shape[] = [inset, w - inset].map((x) => ({ kind: 'dot', at: [x, drop], radius: dot, fill: INK }));
-    if (hanging.by === 'sawtooth')
-      return (hanging.hooks.count === 1 ? [w / 2] : [w * 0.25, w * 0.75]).map((x) => ({
-        kind: 'area',
-        points: rectangle(x - dot * 2.4, face * 0.25, dot * 4.8, dot * 1.2),
-        fill: INK,
-      }));
-    if (hanging.noWire || hanging.by === 'hooks') return rings;
-    const line: Shape = {
-      kind: 'line',
-      points: [
-        [inset, drop],
-        [w / 2, peak],
-        [w - inset, drop],
-      ],
-      line: INK,
-      width: 0.5,
-    };
-    const tick = dot * 1.4;
-    return [
-      ...rings,
-      line,
-      {
-        kind: 'line',
-        points: [
-          [w / 2, 0],
-          [w / 2, peak],
-        ],
-        line: NEXT,
-        width: 0.7,
-      },
-      {
-        kind: 'line',
-        points: [
-          [w / 2 - tick, 0],
-          [w / 2 + tick, 0],
-        ],
-        line: NEXT,
-        width: 0.7,
-      },
-      {
-        kind: 'line',
-        points: [
-          [w / 2 - tick, peak],
-          [w / 2 + tick, peak],
-        ],
-        line: NEXT,
-        width: 0.7,
-      },
-    ];
+  return { width: w, height: h, shapes: [...ground, ...(hanging ? hung(hanging, w, h) : [])], about: 'back' };
+}
+
+/** From the top edge down to where a hook catches. */
+function dropLine(x: number, drop: number, tick: number): Shape[] {
+  const line = (from: Point, to: Point): Shape => ({ kind: 'line', points: [from, to], line: NEXT, width: 0.7 });
+  return [line([x, 0], [x, drop]), line([x - tick, 0], [x + tick, 0]), line([x - tick, drop], [x + tick, drop])];
+}
+
+/** Rings and wire, plates or hooks where they are, and how far below the top each hook in the wall goes. */
+function hung(hanging: Hanging, w: number, h: number): Shape[] {
+  const dot = Math.max(w, h) * 0.012;
+  const tick = dot * 1.4;
+  const drop = toMm(hanging.hookDrop);
+  const at = hanging.apart === undefined ? [w / 2] : [(w - toMm(hanging.apart)) / 2, (w + toMm(hanging.apart)) / 2];
+  const drops = at.flatMap((x) => dropLine(x, drop, tick));
+  if (hanging.by === 'sawtooth') {
+    const plates = at.map((x): Shape => ({
+      kind: 'area',
+      points: rectangle(x - dot * 2.4, drop - dot * 0.6, dot * 4.8, dot * 1.2),
+      fill: INK,
+    }));
+    return [...plates, ...drops];
+  }
+  const inset = (w - toMm(hanging.span)) / 2;
+  const rings = toMm(hanging.ringDrop);
+  const dots = [inset, w - inset].map((x): Shape => ({ kind: 'dot', at: [x, rings], radius: dot, fill: INK }));
+  if (hanging.apart !== undefined) return [...dots, ...drops];
+  const wire: Shape = {
+    kind: 'line',
+    points: [
+      [inset, rings],
+      [w / 2, drop],
+      [w - inset, rings],
+    ],
+    line: INK,
+    width: 0.5,
   };
-  return { width: w, height: h, shapes: [...ground, ...wire()], about: 'back' };
+  return [...dots, wire, ...drops];
 }

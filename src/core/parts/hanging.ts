@@ -4,7 +4,7 @@
  */
 import type { HangingChoice } from '../design/common';
 import type { Settings } from '../settings';
-import { type Length, type Size, length, minus, plus, times } from '../units/length';
+import { type Length, type Size, halve, length, minus, plus, times } from '../units/length';
 import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';
 import { type WorkingsLog, kilograms, ofNumber } from '../working';
 
@@ -29,6 +29,10 @@ export interface Hanging {
   readonly by: 'wire' | 'hooks' | 'sawtooth';
   /** What each hook or sawtooth carries at most, twice over; and how many there are. */
   readonly hooks: { readonly count: number; readonly kg: number };
+  /** From the top edge down to where the hook catches, however it hangs. */
+  readonly hookDrop: Length;
+  /** Between two hooks in the wall; undefined where one is enough. */
+  readonly apart?: Length;
 }
 
 const nearest = (value: number): Length => length(Math.floor(value + 0.5));
@@ -53,6 +57,16 @@ export function wireOver(span: Length, slack: string): { rise: Length; working: 
 }
 
 function ringDropOf(rings: HangingChoice['rings'], height: Length, log: WorkingsLog): Length {
+  if (typeof rings === 'object' && 'fraction' in rings) {
+    const [part, whole] = rings.fraction;
+    return log.note(
+      'hanging.ringDrop',
+      'rings below the top',
+      'outside height × part ÷ whole',
+      { 'outside height': height, part: ofNumber(part), whole: ofNumber(whole) },
+      nearest((height * part) / whole),
+    );
+  }
   if (typeof rings === 'object')
     return log.note(
       'hanging.ringDrop',
@@ -146,7 +160,21 @@ export function hangingOf(
     { 'rings below the top': ringDrop, 'rise of the wire': rise },
     minus(ringDrop, rise),
   );
-  const hookDrop = by === 'wire' && !noWire ? wireDrop : ringDrop;
+  const hookDrop =
+    by === 'sawtooth'
+      ? log.note(
+          'hanging.sawtoothDrop',
+          'plate below the top',
+          'sawtooth drop',
+          { 'sawtooth drop': settings.sawtoothDrop },
+          settings.sawtoothDrop,
+        )
+      : by === 'wire' && !noWire
+        ? wireDrop
+        : ringDrop;
+  // Two plates stand a quarter in from each side; two hooks where the rings are.
+  const apart =
+    by === 'sawtooth' ? (count === 2 ? halve(outside.w)[0] : undefined) : by === 'hooks' || noWire ? span : undefined;
   return {
     ringDrop,
     span,
@@ -174,5 +202,7 @@ export function hangingOf(
     noWire,
     by,
     hooks: { count, kg: (settings.safety * kg) / count },
+    hookDrop,
+    ...(apart === undefined ? {} : { apart }),
   };
 }

@@ -1,7 +1,7 @@
 /** Wedges, corner braces, points, tape and the dust cover. Source: handbook, depth and hanging, "Joining" and "Fitting"; R29, R37, R38, R59. */
 import type { Settings } from '../settings';
 import type { Practice } from './practice';
-import { type Length, type Size, mm, plus, size, times, toMm } from '../units/length';
+import { type Length, type Size, mm, plus, size, times, toMm, UNITS_PER_MM } from '../units/length';
 
 export interface Joint {
   /** The wedge to take; undefined when none can go in. */
@@ -50,6 +50,9 @@ export const dustCover = (outside: Size, { dustCoverInset }: Pick<Settings, 'dus
 /** Two up to 12 in (300 mm) wide, then one for each 10 in (250 mm) begun (R59). */
 export const hinges = (width: Length, { hinge }: Pick<Settings, 'hinge'>): number =>
   2 + Math.max(0, Math.ceil((width - hinge.first) / hinge.step));
+
+/** Pins or stitches along an edge: `max(2, round(edge / 100 mm) + 1)`, half up, 100 mm whatever the unit (R57). */
+export const pinsOn = (edge: Length): number => Math.max(2, Math.floor(edge / (100 * UNITS_PER_MM) + 0.5) + 1);
 
 /** A box round a packed piece: its outside and padding on every side. */
 export const boxInner = (outside: Size, padding: Length): Size =>

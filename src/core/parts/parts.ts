@@ -1,11 +1,13 @@
 /** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
 import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
+import { BUILDS, mountOf } from '../builds';
 import { cutInto } from '../builds/matting';
+import type { Design } from '../design/design';
 import type { Settings } from '../settings';
 import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';
 import type { Hanging } from './hanging';
-import { dustCover, hinges, joining, pointsOnSide, tapeRound } from './joining';
+import { dustCover, hinges, joining, pinsOn, pointsOnSide, tapeRound } from './joining';
 import { practiceOf } from './practice';
 import type { Scoped } from '../jobs/scope';
 
@@ -90,6 +92,7 @@ export function partsOf(
       exact,
       sheet: true,
       ...(sheet ? { code: sheet.code } : {}),
+      ...(layer.first ? { first: layer.first } : {}),
     } as const;
     const cut = cutInto(layer.size, step);
     const mat =
@@ -112,14 +115,28 @@ export function partsOf(
   ];
 }
 
-/** What holds the piece, by how it is mounted. */
-function holding({ design, piece, settings, log: log }: ResolvedPiece, laid: LayUp): Hardware[] {
-  const stands =
-    laid.layers.some((layer) => layer.part === 'piece' && layer.size === undefined) && laid.depth !== undefined;
-  const soft = !['canvas', 'panel', 'object', 'garment', 'mirror'].includes(design.piece.kind);
-  if (!stands || !soft) return [];
-  const mount = design.mount ?? 'hinges';
-  if (!design.several && (mount === 'hinges' || mount === 'tape'))
+const HINGED = { hinges: 'hinge', tape: 'tape hinge' } as const;
+/** Along all four edges, one each 100 mm, as pins of a garment are counted. */
+const round = ({ w, h }: Size): number => 2 * (pinsOn(w) + pinsOn(h));
+
+/** What holds the piece, by how it is mounted; each window of several holds a piece of its own. */
+function holding({ design, piece, settings, log: log }: ResolvedPiece<Design>, laid: LayUp): Hardware[] {
+  const stands = laid.layers.some((layer) => layer.part === 'piece' && layer.size === undefined);
+  // What stands in a frame, or between panes, is held by its build.
+  if (!stands || laid.depth === undefined || !BUILDS[design.build].uses.includes('mount')) return [];
+  const mount = mountOf(design);
+  const pieces: readonly Size[] = design.several
+    ? design.several.windows.map(({ width, height }) => size(width, height))
+    : [piece.larger];
+  if (mount === 'stapled') return [{ item: 'staple', count: pieces.reduce((sum, one) => sum + round(one), 0) }];
+  if (mount === 'pinned' && laid.counts.pins === undefined)
+    return [{ item: 'pin', count: pieces.reduce((sum, one) => sum + round(one), 0) }];
+  if (mount === 'laced') return [{ item: 'lacing', count: pieces.length }];
+  if (mount === 'strips') return [{ item: 'edge strip', count: 4 * pieces.length }];
+  if (mount === 'pads') return [{ item: 'pad', count: 4 * pieces.length }];
+  if (mount === 'corners') return [{ item: 'corner pocket', count: 4 * pieces.length }];
+  if (mount !== 'hinges' && mount !== 'tape') return [];
+  if (!design.several)
     log.number(
       'hardware.hinges',
       'hinges',
@@ -129,24 +146,16 @@ function holding({ design, piece, settings, log: log }: ResolvedPiece, laid: Lay
       }),
       hinges(piece.larger.w, settings),
     );
-  if (mount === 'hinges' || mount === 'tape')
-    return [
-      {
-        item: 'hinge',
-        count: (design.several?.windows ?? [{ width: piece.larger.w }]).reduce(
-          (sum, window) => sum + hinges(window.width, settings),
-          0,
-        ),
-      },
-    ];
-  if (mount === 'corners') return [{ item: 'corner pocket', count: 4 * (design.several?.windows.length ?? 1) }];
-  return mount === 'pads' ? [{ item: 'pad', count: 4 }] : [];
+  return [{ item: HINGED[mount], count: pieces.reduce((sum, one) => sum + hinges(one.w, settings), 0) }];
 }
 
+const rated = ({ choose }: Hanging) => (choose ? { rating: choose } : {});
+/** Turn tabs stand where points would, at twice their distance; at least two on each upright side. */
+const tabsRound = ({ h }: Size, { pointStep }: Settings): number => 2 * Math.max(2, Math.ceil(h / (2 * pointStep)));
 const FASTENERS = { flexible: 'flexible point', rigid: 'rigid point', staples: 'staple' } as const;
 
 export function hardwareOf(
-  job: ResolvedPiece,
+  job: ResolvedPiece<Design>,
   laid: LayUp,
   hanging: Hanging | undefined,
   kg: number,
@@ -157,7 +166,8 @@ export function hardwareOf(
   const frame = laid.frames.at(-1);
   const pack = laid.package;
   const panes = laid.layers.filter((layer) => layer.part === 'glazing' || layer.part === 'pane').length;
-  const metal = frame?.moulding.material === 'metal';
+  const metal = laid.pairs !== undefined;
+  const tabs = practice.back === 'board with tabs';
   const joint =
     frame &&
     !metal &&
@@ -165,7 +175,7 @@ export function hardwareOf(
     joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
   const hung = hanging && scope.hung;
-  if (scope.closed && laid.held === 'points')
+  if (scope.closed && laid.held === 'points' && !tabs)
     job.log.number(
       'hardware.points',
       'points',
@@ -181,12 +191,12 @@ export function hardwareOf(
       ? [{ item: 'wedge', count: 4 * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
       : []),
     ...(joint && joint.braces ? [{ item: 'corner brace', count: 4 } as const] : []),
-    ...(scope.closed && laid.held === 'points'
+    ...(scope.closed && laid.held === 'points' && !tabs
       ? [{ item: FASTENERS[practice.fasteners], count: points } as const]
       : []),
     ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: 4 } as const] : []),
-    ...(scope.closed && laid.held === 'points' && practice.back === 'board with tabs'
-      ? [{ item: 'tab', count: 4 } as const]
+    ...(scope.closed && laid.held === 'points' && tabs
+      ? [{ item: 'tab', count: tabsRound(pack, settings) } as const]
       : []),
     ...laid.hardware,
     ...holding(job, laid),
@@ -194,14 +204,18 @@ export function hardwareOf(
     ...(hung && hanging.by !== 'sawtooth'
       ? [
           {
-            item: hanging.by === 'hooks' ? 'hook' : 'ring',
+            item: hanging.by === 'hooks' || hanging.noWire ? 'hook' : 'ring',
             count: 2,
-            ...(hanging.choose ? { rating: hanging.choose } : {}),
+            ...rated(hanging),
           } as const,
         ]
       : []),
-    ...(hung && hanging.by === 'sawtooth' ? [{ item: 'sawtooth', count: hanging.hooks.count } as const] : []),
-    ...(hung && hanging.by === 'wire' && !hanging.noWire ? [{ item: 'wire', length: hanging.wireCut } as const] : []),
+    ...(hung && hanging.by === 'sawtooth'
+      ? [{ item: 'sawtooth', count: hanging.hooks.count, ...rated(hanging) } as const]
+      : []),
+    ...(hung && hanging.by === 'wire' && !hanging.noWire
+      ? [{ item: 'wire', length: hanging.wireCut, ...rated(hanging) } as const]
+      : []),
     ...(hung ? [{ item: 'bumper', count: 2 } as const] : []),
     ...(scope.sleeve ? [{ item: 'sleeve', count: 1 } as const] : []),
   ];

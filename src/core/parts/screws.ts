@@ -1,6 +1,6 @@
 /** Screws from behind, and pins through a strip. Source: handbook, depth and hanging, "Screws and pins"; R29, R39. */
 import type { Settings } from '../settings';
-import { type Length, length, minus, plus } from '../units/length';
+import { type Length, length, minus, mm, plus, smaller } from '../units/length';
 
 /** A fraction of a length, to the nearest unit, half up. */
 const part = (measure: Length, top: number, bottom: number): Length =>
@@ -28,6 +28,17 @@ export function screwFor(
     atMost: length(Math.min(through + part(bar, 2, 3), stop)),
     recommend: settings.screws.filter(allowed).at(-1),
   };
+}
+const BLOCK_LEAST = mm(6);
+const BLOCK_CLEAR = mm(3);
+/**
+ * Into a glued block, which is the riser and nothing more: through the floor, at least 6 mm into the block, at most two
+ * thirds of it and never within 3 mm of its end (R70).
+ */
+export function screwForBlock(floor: Length, block: Length, { screws }: Pick<Settings, 'screws'>): Screw {
+  const atLeast = plus(floor, BLOCK_LEAST);
+  const atMost = plus(floor, smaller(part(block, 2, 3), minus(block, BLOCK_CLEAR)));
+  return { atLeast, atMost, recommend: screws.filter((one) => one >= atLeast && one <= atMost).at(-1) };
 }
 /** What is wrong with a screw of this length: its point comes too near the face, or it holds too little. */
 export function screwWrong(

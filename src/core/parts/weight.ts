@@ -1,4 +1,4 @@
-/** Weight of the whole, part by part, in kilograms. Source: handbook, depth and hanging, "Weight"; rulings R32, R33, R34. */
+/** Weight of the whole, part by part, in kilograms. Source: handbook, depth and hanging, "Weight"; rulings R32, R33, R34, R69. */
 import type { LayUp } from '../builds/build';
 import type { Frame } from '../sizing/frame';
 import { DENSITY, type Moulding } from '../materials';
@@ -22,14 +22,19 @@ export function mouldingKg(
   return (area * perimeterMm * (moulding.density ?? DENSITY.woodPerCubicMetre)) / 1e9;
 }
 
-export function weightOf({ layers, weighedBeside }: LayUp, frames: readonly Frame[], log: WorkingsLog): Weight {
+export function weightOf(
+  { layers, weighedBeside, frameKg }: LayUp,
+  frames: readonly Frame[],
+  log: WorkingsLog,
+): Weight {
   const parts = [
     ...layers.map(({ part, kg }) => ({ part, kg })),
     { part: 'piece', kg: weighedBeside ?? 0 },
-    ...frames.map(({ of, moulding, outside }) => ({
-      part: of === 'frame' ? 'moulding' : of,
-      kg: mouldingKg(outside, moulding),
-    })),
+    ...frames.flatMap(({ of, moulding, outside }) =>
+      of === 'frame'
+        ? (frameKg ?? [{ part: 'moulding', kg: mouldingKg(outside, moulding) }])
+        : [{ part: of, kg: mouldingKg(outside, moulding) }],
+    ),
   ].filter((one) => one.kg > 0);
   const kg = parts.reduce((total, part) => total + part.kg, 0);
   const said = () => {

@@ -47,6 +47,8 @@ export interface PriceBook {
   /** Labour is in the charts already. */
   readonly labourIncluded?: boolean;
   readonly kit: Money;
+  /** Corner plates and screws of one frame of metal sections. */
+  readonly cornerSets?: Money;
   /** For each window beyond the first, and for each that is not a rectangle. */
   readonly extraWindow?: Money;
   readonly shapedWindow?: Money;

@@ -1,10 +1,10 @@
 /**
  * Prices: lines, then breaks, rush, discount and ending on the piece, then tax and deposit on the order. There is one
  * rounding, at the line; every percent is spread over the tax groups so that what is shown adds up to the cent.
- * Source: handbook, prices; rulings R12, R40 to R46.
+ * Source: handbook, prices; rulings R12, R40 to R46, R73, R75.
  */
 import { mountOf } from '../builds';
-import type { LayUp, Layer } from '../builds/build';
+import type { LayUp, Layer, Pair } from '../builds/build';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
 import type { Sizes } from '../sizes';
@@ -52,6 +52,42 @@ function frameLine({ book }: Pricing, key: string, frame: Sizes['frames'][number
   return { key, quantity: `${toDecimal(sold, 4)} ${per}`, amount, taxGroup: 'goods', workings: [working] };
 }
 
+/** Two pairs of metal sections, each as long as it is stocked; with the corner sets of one frame (R75). */
+function pairsLines({ book }: Pricing, { moulding }: Sizes['frames'][number], pairs: readonly Pair[]): PriceLine[] {
+  const rule = ruled(book.groups.moulding, moulding.price);
+  const lengths = pairs.map(({ side, from }) => from ?? side);
+  const made = lengths.map((long): Made | undefined => {
+    if (rule.school === 'chart' && rule.chart) return byChart(moulding.name, rule.chart, long);
+    if (!moulding.cost) return undefined;
+    const { amount: cost, per } = moulding.cost;
+    const quantity = div(rational(2 * long), UNIT_OF[per]);
+    return charge('pair', { quantity, figure: toDecimal(quantity, 5), of: per }, cost, rule);
+  });
+  const priced = made.filter((one) => one !== undefined);
+  if (priced.length < pairs.length) return [];
+  const sets = book.cornerSets;
+  return [
+    {
+      key: 'moulding',
+      quantity: '2 ×',
+      amount: sum(priced.map((one) => one.amount)),
+      taxGroup: 'goods',
+      workings: priced.map((one) => one.working),
+    },
+    ...(sets
+      ? [
+          {
+            key: 'corners',
+            quantity: '4 ×',
+            amount: sets,
+            taxGroup: 'goods',
+            workings: [fixedLine('corners', sets)],
+          } as const,
+        ]
+      : []),
+  ];
+}
+
 function chargedArea({ areas }: Pricing, size: Size, per: 'sqft' | 'sqm', minimumArea: string | undefined): Charged {
   const key = `${size.w}x${size.h} ${per} ${minimumArea}`;
   const before = areas.get(key);
@@ -65,7 +101,9 @@ function chargedArea({ areas }: Pricing, size: Size, per: 'sqft' | 'sqm', minimu
 }
 
 function layerCharge(pricing: Pricing, layer: Layer, rule: GroupRule): Made | undefined {
-  const { sheet, size: size } = layer;
+  // What is cut large and trimmed later is charged as it is cut.
+  const { sheet } = layer;
+  const size = layer.first ?? layer.size;
   if (!sheet || !size) return undefined;
   const mine = ruled(rule, sheet.price);
   if (mine.school === 'chart' && mine.chart) return byChart(sheet.name, mine.chart, pricing.united);
@@ -146,16 +184,24 @@ export function pricePiece(
 ): PiecePrice {
   const { design } = resolved;
   const pricing: Pricing = { book, united: sizes.unitedSize, areas: new Map() };
-  const group = (key: Group) => laid.layers.filter((layer) => layer.group === key);
+  const group = (key: Group) => laid.layers.filter((layer) => layer.group === key && layer.part !== 'filler');
+  const fillers = laid.layers.filter((layer) => layer.part === 'filler');
   const frames = scope.frame ? sizes.frames : [];
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
   const windows = sizes.matted?.windows ?? [];
   const shaped = windows.filter((window) => window.shape.shape !== 'rectangle').length;
   const all: (PriceLine | undefined)[] = [
-    ...[...frames].reverse().map((frame) => frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)),
+    ...[...frames]
+      .reverse()
+      .flatMap((frame) =>
+        frame.of === 'frame' && laid.pairs
+          ? pairsLines(pricing, frame, laid.pairs)
+          : [frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)],
+      ),
     layersLine(pricing, 'mats', 'mat', group('mat')),
     layersLine(pricing, 'glazing', 'glazing', group('glazing')),
     layersLine(pricing, 'backing', 'backing', group('backing')),
+    layersLine(pricing, 'filler', 'backing', fillers),
     ...counted('windows', windows.length - 1, book.extraWindow),
     ...counted('shapes', shaped, book.shapedWindow),
     ...mountingLine(resolved, pricing),

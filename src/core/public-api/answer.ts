@@ -65,6 +65,8 @@ export const workOutAnswer = z.object({
       rise: lengthOut,
       wireDrop: lengthOut,
       hookHeight: lengthOut,
+      hookDrop: lengthOut.describe('from the top edge to where the hook catches, however it hangs'),
+      apart: lengthOut.optional().describe('between two hooks in the wall'),
       pullKg: z.number(),
       ringKg: z.number(),
       choose: z.number().nullable(),
@@ -276,6 +278,14 @@ export const workingsOut = (workings: Workings, unit: Unit): NonNullable<WorkOut
     ]),
   );
 
+/** How each line of the price came about, beside the workings of the sizes: `price.glazing`, `price.mats.0` and on. */
+export const priceWorkings = (price: PiecePrice): Workings =>
+  Object.fromEntries(
+    price.lines.flatMap(({ key, workings }) =>
+      workings.map((working, index) => [workings.length > 1 ? `price.${key}.${index}` : `price.${key}`, working]),
+    ),
+  );
+
 export function answerOf(
   worked: WorkedOut,
   unit: Unit,
@@ -311,6 +321,8 @@ export function answerOf(
           rise: len(hanging.rise),
           wireDrop: len(hanging.wireDrop),
           hookHeight: len(hanging.hookHeight),
+          hookDrop: len(hanging.hookDrop),
+          ...maybe('apart', hanging.apart, len),
           pullKg: hanging.pullKg,
           ringKg: hanging.ringKg,
           choose: hanging.choose ?? null,
@@ -340,6 +352,8 @@ export function answerOf(
       ...(waits ? { waits } : {}),
       lookAt: [...STEP_RULES[step].lookAt],
     })),
-    ...(withWorking ? { working: workingsOut(worked.workings, unit) } : {}),
+    ...(withWorking
+      ? { working: workingsOut({ ...worked.workings, ...(worked.price ? priceWorkings(worked.price) : {}) }, unit) }
+      : {}),
   };
 }

@@ -2,7 +2,16 @@
 import { z } from 'zod';
 import { BUILD_CODES, BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
-import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PIECE_KINDS, PLACES, SCOPES } from '../design/choices';
+import {
+  FINISHES,
+  FIT_HOWS,
+  MAT_STYLES,
+  MOUNTS,
+  PANEL_MATERIALS,
+  PIECE_KINDS,
+  PLACES,
+  SCOPES,
+} from '../design/choices';
 import { BACKINGS, PROFILES, TIMBERS } from '../materials';
 import { practiceSchema } from '../design/common-schema';
 import { TAX_GROUPS } from '../pricing/book';
@@ -65,6 +74,21 @@ const ratesBody = z
   .partial();
 export type RatesBody = z.output<typeof ratesBody>;
 
+const glazing = z.union([
+  code,
+  z
+    .strictObject({
+      type: z.enum(['glass', 'acrylic', 'none']),
+      uv: z.boolean(),
+      coated: z.boolean(),
+      ...sheetInline,
+    })
+    .partial(),
+]);
+const backing = z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]);
+/** `2/5 of the height`. */
+export const FRACTION = /^(\d{1,2})\/(\d{1,3})( of the height)?$/;
+
 const place = z.strictObject({ left: lengthField, top: lengthField });
 const shaped = { shape: z.enum(SHAPES).optional(), corner: lengthField.optional() };
 const seen = { seen: z.boolean().optional().describe('the figures are what is seen in the frame') };
@@ -84,6 +108,7 @@ const common = {
     irreplaceable: z.boolean().optional(),
     signed: z.boolean().optional(),
     kg: kilograms.optional().describe('as weighed'),
+    made: z.enum(PANEL_MATERIALS).optional().describe('of a panel or a print on metal'),
     keyed: z.boolean().optional(),
     thickPaint: z.boolean().optional(),
     damaged: z.boolean().optional(),
@@ -171,25 +196,20 @@ const common = {
         .describe('liners and slips, from the piece outwards'),
     })
     .optional(),
-  glazing: z
-    .union([
-      code,
-      z
-        .strictObject({
-          type: z.enum(['glass', 'acrylic', 'none']),
-          uv: z.boolean(),
-          coated: z.boolean(),
-          ...sheetInline,
-        })
-        .partial(),
-    ])
-    .optional(),
-  backing: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
-  mountBoard: z.union([code, board]).optional(),
+  glazing: glazing.optional(),
+  backPane: glazing.optional().describe('the pane behind the piece; as the one in front when absent'),
+  backing: backing.optional(),
+  filler: backing.optional().describe('fills spare depth'),
+  mountBoard: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
   mount: z.enum(MOUNTS).optional(),
   hanging: z
     .strictObject({
-      rings: z.union([z.enum(['third', 'quarter', 'none']), z.strictObject({ distance: lengthField })]),
+      rings: z.union([
+        z.enum(['third', 'quarter', 'none']),
+        z.string().regex(FRACTION).describe('a fraction of the outside height: 2/5'),
+        z.strictObject({ distance: lengthField }),
+      ]),
+      plate: lengthField.describe('how high the plate of a hanger is'),
       slack: exactNumber,
       by: z.enum(['wire', 'hooks', 'sawtooth']),
     })

@@ -3,8 +3,8 @@ import type { Build } from '../builds/build';
 import type { Design } from '../design/design';
 import type { Backing, Glazing, Moulding } from '../materials';
 import type { Settings } from '../settings';
-import { type Length, length, mm, plus } from '../units/length';
-import type { WorkOutBody } from './body';
+import { type Length, length, mm } from '../units/length';
+import { FRACTION, type WorkOutBody } from './body';
 import { NO_MOULDING, type RequestReader } from './request-reader';
 
 /** A request being read: its body, what reads its lengths, and the build and settings it is read for. */
@@ -29,24 +29,24 @@ export function pieceOf({ body, reader, build, settings }: Reading, start: Desig
     irreplaceable: piece.irreplaceable ?? false,
     signed: piece.signed ?? false,
     ...(piece.kg === undefined ? {} : { kg: piece.kg }),
+    ...(piece.made ? { made: piece.made } : {}),
     ...(piece.keyed ? { keyed: true } : {}),
     ...(piece.thickPaint ? { thickPaint: true } : {}),
     ...(piece.damaged ? { damaged: true } : {}),
   };
 }
 
-export function glazingOf({ body, reader }: Reading): Design['glazing'] {
-  if (typeof body.glazing === 'string') return { code: body.glazing };
+export const glazingOf = (reading: Reading): Design['glazing'] => paneOf(reading, 'glazing');
+export const backPaneOf = (reading: Reading): Pick<Design, 'backPane'> =>
+  reading.body.backPane === undefined ? {} : { backPane: paneOf(reading, 'backPane') };
+
+function paneOf({ body, reader }: Reading, key: 'glazing' | 'backPane'): Design['glazing'] {
+  const pane = body[key];
+  if (typeof pane === 'string') return { code: pane };
   const { rates } = body;
-  const given = body.glazing ?? {};
+  const given = pane ?? {};
   const type = given.type ?? 'glass';
-  const sheet = reader.sheet(
-    given,
-    'glazing',
-    type,
-    type === 'acrylic' ? mm(2.5) : mm(2),
-    rates?.glazing ?? rates?.glass,
-  );
+  const sheet = reader.sheet(given, key, type, type === 'acrylic' ? mm(2.5) : mm(2), rates?.glazing ?? rates?.glass);
   const item: Glazing = {
     ...sheet,
     ...(type === 'none' ? { thickness: length(0) } : {}),
@@ -57,11 +57,16 @@ export function glazingOf({ body, reader }: Reading): Design['glazing'] {
   return { given: item };
 }
 
-export function backingOf({ body, reader }: Reading): Design['backing'] {
-  if (typeof body.backing === 'string') return { code: body.backing };
-  const given = body.backing ?? {};
+export const backingOf = (reading: Reading): Design['backing'] => backOf(reading, 'backing');
+export const fillerOf = (reading: Reading): Pick<Design, 'filler'> =>
+  reading.body.filler === undefined ? {} : { filler: backOf(reading, 'filler') };
+
+function backOf({ body, reader }: Reading, key: 'backing' | 'filler'): Design['backing'] {
+  const back = body[key];
+  if (typeof back === 'string') return { code: back };
+  const given = back ?? {};
   const type = given.type ?? 'foam';
-  const item: Backing = { ...reader.sheet(given, 'backing', type, mm(5), body.rates?.backing), type };
+  const item: Backing = { ...reader.sheet(given, key, type, mm(5), body.rates?.backing), type };
   return { given: item };
 }
 
@@ -81,11 +86,18 @@ export function matsOf({ body, reader, build, settings }: Reading): Design['mats
 export function mountBoardOf({ body: { mountBoard, rates }, reader }: Reading): Pick<Design, 'mountBoard'> {
   if (mountBoard === undefined) return {};
   if (typeof mountBoard === 'string') return { mountBoard: { code: mountBoard } };
-  return { mountBoard: { given: reader.sheet(mountBoard, 'mountBoard', 'mount board', mm(1.4), rates?.mat) } };
+  const { type } = mountBoard;
+  const rate = type ? rates?.backing : rates?.mat;
+  const board = reader.sheet(mountBoard, 'mountBoard', 'mount board', type ? mm(5) : mm(1.4), rate);
+  return { mountBoard: { given: type ? { ...board, type } : board } };
 }
 
 /** A floater or a tray may come without a moulding of the books: its wall is all the frame there is. */
-function standInMoulding(build: Build, own: Readonly<Record<string, unknown>>): Moulding | undefined {
+function standInMoulding(
+  build: Build,
+  own: Readonly<Record<string, unknown>>,
+  cost: Pick<Moulding, 'cost'>,
+): Moulding | undefined {
   const face = build.standInFace?.(own);
   if (!face) return undefined;
   const depth = (own.innerDepth as Length | undefined) ?? mm(40);
@@ -101,6 +113,7 @@ function standInMoulding(build: Build, own: Readonly<Record<string, unknown>>): 
     profile: 'box',
     finish: '',
     colour: '#8a6f4d',
+    ...cost,
   };
 }
 
@@ -109,10 +122,12 @@ export function frameOf(
   own: Readonly<Record<string, unknown>>,
 ): Design['frame'] {
   const wood = frame?.moulding;
-  const standIn = wood === undefined ? standInMoulding(build, own) : undefined;
+  const standIn = wood === undefined ? standInMoulding(build, own, reader.mouldingCost()) : undefined;
   if (wood === undefined && !standIn) reader.complain('frame.moulding', 'input-wrong', { reason: 'moulding-needed' });
   const metal = typeof wood === 'object' && wood.material === 'metal';
-  const usual = metal ? settings.metalAllowance : build.allowance(settings);
+  // The build's own goes before the material's (R74).
+  const mine = build.allowance(settings);
+  const usual = metal && mine === settings.allowance ? settings.metalAllowance : mine;
   const liners = frame?.inner?.map((liner, index) => ({
     moulding: reader.mouldingChoice(liner.moulding, `frame.inner.${index}.moulding`),
     allowance: reader.read(`frame.inner.${index}.allowance`, liner.allowance, settings.allowance, true),
@@ -125,16 +140,28 @@ export function frameOf(
   };
 }
 
+type Rings = NonNullable<NonNullable<WorkOutBody['hanging']>['rings']>;
+/** A third, a quarter, none, a distance, or any fraction of the height (R67). */
+function ringsOf(rings: Rings, reader: RequestReader, settings: Settings): Design['hanging']['rings'] {
+  if (typeof rings === 'object')
+    return { distance: reader.read('hanging.rings.distance', rings.distance, settings.tail) };
+  if (rings === 'third' || rings === 'quarter' || rings === 'none') return rings;
+  const [, part, whole] = FRACTION.exec(rings) ?? [];
+  if (Number(part) > 0 && Number(part) < Number(whole)) return { fraction: [Number(part), Number(whole)] };
+  reader.complain('hanging.rings', 'number-wrong', { typed: rings });
+  return 'third';
+}
+
 export function hangingOf({ body: { hanging }, reader, settings }: Reading): Design['hanging'] {
   const rings = hanging?.rings ?? 'third';
   const slack = hanging?.slack ?? settings.slack;
   if (!/^0\.\d{1,6}$/.test(slack) || Number(slack) === 0)
     reader.complain('hanging.slack', 'slack-wrong', { typed: slack });
   return {
-    rings:
-      typeof rings === 'object'
-        ? { distance: reader.read('hanging.rings.distance', rings.distance, plus(settings.tail)) }
-        : rings,
+    rings: ringsOf(rings, reader, settings),
+    ...(hanging?.plate === undefined
+      ? {}
+      : { plate: reader.read('hanging.plate', hanging.plate, settings.sawtoothPlate) }),
     slack,
     ...(hanging?.by ? { by: hanging.by } : {}),
   };

@@ -49,8 +49,14 @@ export class RequestReader extends LengthReader {
     };
   }
 
-  moulding(given: InlineMoulding, path: string): Moulding {
+  /** What a moulding costs by the rates of the request. */
+  mouldingCost(): Pick<Moulding, 'cost'> {
     const { costPerFoot, costPerMetre } = this.rates?.moulding ?? {};
+    if (costPerFoot !== undefined) return { cost: { amount: costPerFoot, per: 'ft' } };
+    return costPerMetre !== undefined ? { cost: { amount: costPerMetre, per: 'm' } } : {};
+  }
+
+  moulding(given: InlineMoulding, path: string): Moulding {
     const stick = this.maybe(`${path}.stick`, given.stick);
     const { profileArea, density, rated } = given;
     const depth = this.read(`${path}.rabbetDepth`, given.rabbetDepth, inches(0, 1, 2));
@@ -67,11 +73,7 @@ export class RequestReader extends LengthReader {
       finish: '',
       colour: '#8a6f4d',
       ...(stick ? { stick } : {}),
-      ...(costPerFoot !== undefined
-        ? { cost: { amount: costPerFoot, per: 'ft' } }
-        : costPerMetre !== undefined
-          ? { cost: { amount: costPerMetre, per: 'm' } }
-          : {}),
+      ...this.mouldingCost(),
       ...(profileArea ? { profileArea } : {}),
       ...(density ? { density } : {}),
       ...(rated ? { rated } : {}),

@@ -11,6 +11,8 @@ import { pricesOf } from './rates';
 import {
   type Reading,
   backingOf,
+  backPaneOf,
+  fillerOf,
   frameOf,
   glazingOf,
   hangingOf,
@@ -70,7 +72,9 @@ export function readRequest(
       : {}),
     frame: frameOf(reading, own),
     glazing: glazingOf(reading),
+    ...backPaneOf(reading),
     backing: backingOf(reading),
+    ...fillerOf(reading),
     ...mountBoardOf(reading),
     ...(body.mount ? { mount: body.mount } : {}),
     hanging: hangingOf(reading),

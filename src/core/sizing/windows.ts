@@ -80,9 +80,28 @@ export function narrowestBridge(windows: readonly Placed[], back: Length): Lengt
   return least === undefined ? undefined : length(least);
 }
 
-/** Behind each photo a patch as much larger as asked, but no more than half the gap to its neighbour a side (R17). */
-export const backingPatch = (piece: Size, patch: Length, columns: number, rows: number, bridge: Bridges): Size =>
-  size(
-    plus(piece.w, columns > 1 ? length(Math.min(patch, bridge.across)) : patch),
-    plus(piece.h, rows > 1 ? length(Math.min(patch, bridge.down)) : patch),
-  );
+/**
+ * Behind each photo a patch as much larger as asked, but towards a neighbour no more than the distance between the two
+ * photos: patches meet half way and never overlap, however they are laid out (R17). `cut` is what a window is larger
+ * than its photo (below zero where it covers its edge).
+ */
+export function backingPatches(windows: readonly Placed[], cut: Length, patch: Length): Size[] {
+  const photos = windows.map(({ left, top, w, h }) => ({
+    // Twice as large as they are, so that half of an odd measure is whole.
+    left: 2 * left + cut,
+    top: 2 * top + cut,
+    w: 2 * (w - cut),
+    h: 2 * (h - cut),
+  }));
+  return photos.map((photo, index) => {
+    let [across, down]: [number, number] = [2 * patch, 2 * patch];
+    for (const [at, other] of photos.entries()) {
+      if (at === index) continue;
+      const dx = Math.max(other.left - (photo.left + photo.w), photo.left - (other.left + other.w));
+      const dy = Math.max(other.top - (photo.top + photo.h), photo.top - (other.top + other.h));
+      if (dx >= dy) across = Math.min(across, Math.max(0, dx));
+      else down = Math.min(down, Math.max(0, dy));
+    }
+    return size(length(Math.floor((photo.w + across) / 2)), length(Math.floor((photo.h + down) / 2)));
+  });
+}

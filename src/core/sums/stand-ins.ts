@@ -44,6 +44,8 @@ export function aJob(sum: Sum, moulding: Moulding, design: Design, over: Partial
     inner: [],
     fillet: undefined,
     glazing: someGlass(),
+    backPane: over.glazing ?? someGlass(),
+    filler: undefined,
     backing: someBacking(),
     mountBoard: undefined,
     settings: sum.settings,

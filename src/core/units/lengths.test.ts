@@ -53,6 +53,14 @@ describe('reading lengths', () => {
     ['10-3/8-1/8', '9 1/2 in'],
     ['10 - 3/8', '9 5/8 in'],
     ['10-9/8', '8 7/8 in'],
+    ['10-⅜', '10 3/8 in'],
+    ['10-⅜"', '10 3/8 in'],
+    ['8-1/2 in', '8 1/2 in'],
+    ['10⅜', '10 3/8 in'],
+    ['10⅜"', '10 3/8 in'],
+    ['1 ft 2½', '14 1/2 in'],
+    ['24-½+1', '24 1/2 in'],
+    ['10 - ⅜', '9 5/8 in'],
     ["1'", '12 in'],
     ['1 ft 2 1/2 in', '14 1/2 in'],
     ["2' - 1 1/2", '22 1/2 in'],
@@ -68,6 +76,10 @@ describe('reading lengths', () => {
   it.each([
     ['', 'length-empty'],
     ['10 9/8', 'length-improper'],
+    ['10⅜2', 'length-two-numbers'],
+    ['16½4', 'length-two-numbers'],
+    ['½½', 'length-two-numbers'],
+    ['10⅜.5', 'length-two-numbers'],
     ['12 ft 99', 'length-inches-many'],
     ['1\' 12"', 'length-inches-many'],
     ['2 in * 3 in', 'length-product'],
@@ -89,6 +101,11 @@ describe('reading lengths', () => {
     ['('.repeat(5000), 'length-too-long'],
     ['9'.repeat(199), 'length-too-big'],
   ])('refuses %s as %s', (text, code) => expect(inch(text)).toBe(code));
+
+  it('reads whole millimetres, hyphen, fraction as one number too', () => {
+    expect(parseLength('8-1/2 mm', { unit: 'in' })).toEqual({ ok: true, value: 8.5 * 320 });
+    expect(parseLength('8-½ mm', { unit: 'in' })).toEqual({ ok: true, value: 8.5 * 320 });
+  });
 
   it('reads a decimal comma where the region writes one', () => {
     const read = parseLength('26,4 cm', { unit: 'mm', decimalComma: true });

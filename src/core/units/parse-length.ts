@@ -4,7 +4,7 @@
  * The text is split into tokens (numbers, unit marks, signs, brackets), then read by recursive descent over
  * exact fractions. A value on the way is either a bare number or a length in units of 1/320 mm; a bare number
  * beside a length counts in the unit in force. There is one rounding, at the end, to the nearest unit, half up.
- * Source: handbook, sizes, "Read"; rulings R2, R3, R4.
+ * Source: handbook, sizes, "Read"; rulings R2, R3, R4, R66.
  */
 import type { LengthIssue } from '../issue-codes';
 import { type Issue, type Outcome, bad, good, issue, IssueError } from '../issue';
@@ -85,10 +85,21 @@ function fractionValue(whole: string, top: string, bottom: string): Rational {
   return add(rational(BigInt(whole || '0')), rational(BigInt(top), BigInt(bottom)));
 }
 
-/** Typographic signs to plain ones; a hyphen that joins a whole number and a proper fraction becomes a space (R3). */
+const VULGAR = Object.keys(FRACTION_SIGNS).join('');
+const A_FRACTION = new RegExp(`[${VULGAR}]`, 'g');
+const ENDS = '( ?(?:"|\'|mm|cm|m|ft|foot|feet|in|inch|inches))?';
+const JOINED_SIGN = new RegExp(`^(\\d+)[-−–]([${VULGAR}])${ENDS}$`, 'i');
+const JOINED = new RegExp(`^(\\d+)-(\\d+)/(\\d+)${ENDS}$`, 'i');
+
+/**
+ * Typographic signs to plain ones; a hyphen that joins a whole number and a proper fraction becomes a space (R3); a
+ * fraction of one sign ends its number (R66).
+ */
 function plain(text: string): string {
+  const whole = JOINED_SIGN.exec(text.trim());
+  if (whole) return `${whole[1]} ${FRACTION_SIGNS[whole[2]!]}${whole[3] ?? ''}`;
   const signs = text
-    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒]/g, (sign) => ` ${FRACTION_SIGNS[sign]}`)
+    .replace(A_FRACTION, (sign) => ` ${FRACTION_SIGNS[sign]} `)
     .replace(/[″”“]/g, '"')
     .replace(/[′’‘]/g, "'")
     .replace(/''/g, '"')
@@ -98,7 +109,7 @@ function plain(text: string): string {
     .replace(/[−–]/g, '-')
     .replace(/[\s\u00a0\u2009\u202f]+/g, ' ')
     .trim();
-  const joined = /^(\d+)-(\d+)\/(\d+)( ?(?:"|in|inch|inches))?$/i.exec(signs);
+  const joined = JOINED.exec(signs);
   if (joined && BigInt(joined[2]!) < BigInt(joined[3]!))
     return `${joined[1]} ${joined[2]}/${joined[3]}${joined[4] ?? ''}`;
   return signs;

@@ -45,9 +45,9 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
                     <p className="soft">
                       <SizeText of={piece.agreed.sizes.outside ?? piece.agreed.sizes.package} /> {MONEY.outside}{' '}
                       {piece.agreed.weight.kg.toFixed(1)} {MONEY.kg}
-                      {hanging?.by === 'wire' && !hanging.noWire && (
+                      {hanging && (
                         <>
-                          {MONEY.hook} <Len value={hanging.wireDrop} /> {MONEY.belowTheTop}
+                          {MONEY.hook} <Len value={hanging.hookDrop} /> {MONEY.belowTheTop}
                         </>
                       )}
                     </p>

@@ -32,7 +32,7 @@ export const SECTIONS: readonly Section[] = [
     key: 'piece',
     name: CHOICES.piece,
     body: PieceSection,
-    paths: ['piece', 'own'],
+    paths: ['piece', 'own', 'value'],
     says: (design, _worked, unit) =>
       `${buildName(design.build)}: ${KIND_NAMES[design.piece.kind]?.toLowerCase()}, ${short(design, unit)}${design.piece.irreplaceable ? ', original' : ''}`,
   },
@@ -50,7 +50,7 @@ export const SECTIONS: readonly Section[] = [
     key: 'frame',
     name: CHOICES.frame,
     body: FrameSection,
-    paths: ['frame'],
+    paths: ['frame', 'finish'],
     says: (_design, worked, unit) =>
       worked
         ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
@@ -60,7 +60,7 @@ export const SECTIONS: readonly Section[] = [
     key: 'glass',
     name: CHOICES.glass,
     body: GlassSection,
-    paths: ['glazing'],
+    paths: ['glazing', 'backPane'],
     says: (design, worked) =>
       BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : CHOICES.none,
   },
@@ -68,7 +68,7 @@ export const SECTIONS: readonly Section[] = [
     key: 'back',
     name: CHOICES.backAndHang,
     body: BackSection,
-    paths: ['backing', 'hanging', 'mount', 'scope', 'place', 'finish'],
+    paths: ['backing', 'filler', 'hanging', 'mount', 'scope', 'place'],
     says: (design, worked) =>
       [
         BUILDS[design.build].uses.includes('backing') && worked?.resolved.backing.name,

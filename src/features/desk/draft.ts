@@ -52,7 +52,7 @@ export const draftOf = (order: OrderView): Draft => ({
 const ZERO_ALLOWED =
   /reveal|allowance|extra|overlap|floatGap|less|left$|top$|own\.(setBack|riserMin|clearance|margin|stretch|tuck|showBorder)/;
 /** Keys that a build asks for but that may be left empty. */
-const MAY_BE_EMPTY = /^own\.|corner$/;
+const MAY_BE_EMPTY = /^own\.|corner$|^hanging\.plate$/;
 const keyOf = (path: Path) => path.join('.');
 /** `12 x 16` may stand in the field of the width while it is typed; its first half is the width. */
 function halves(key: string, text: string): readonly [width: string, height?: string] | undefined {

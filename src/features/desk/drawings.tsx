@@ -65,10 +65,10 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
                 label={DRAWINGS.theBackWithRings}
                 letters={13}
               />
-              {hanging?.by === 'wire' && !hanging.noWire ? (
+              {hanging ? (
                 <p className={styles.drop}>
                   <b>
-                    <Len value={hanging.wireDrop} />
+                    <Len value={hanging.hookDrop} />
                   </b>{' '}
                   {DRAWINGS.hookBelowTop}
                 </p>

@@ -9,10 +9,12 @@ import { BuildFields } from './build-fields';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILD_CODES, type BuildCode } from '@/core/builds';
-import { PIECE_KINDS } from '@/core/design/choices';
+import { madeOf } from '@/core/builds/layers';
+import { PANEL_MATERIALS, PIECE_KINDS } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
-import { buildName } from '@/words/builds';
+import { type Money, formatMoney, parseMoney } from '@/core/units/money';
+import { buildName, choiceName } from '@/words/builds';
 import { Choose, Measure, TextField, Tick, Toggle } from './inputs';
 import { type SectionProps } from './section-props';
 import { PIECE_FIELDS } from '@/words/screens/desk';
@@ -37,6 +39,29 @@ function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: numb
         }}
       />
       {wrong && <p className={styles.aside}>{PIECE_FIELDS.isNotAWeight(text)}</p>}
+    </div>
+  );
+}
+
+/** What the owner says it is worth; what cannot be read is said and not taken. */
+function Declared({ value, onChange }: { value: number | undefined; onChange: (value: number | undefined) => void }) {
+  const [text, setText] = useState(value === undefined ? '' : formatMoney(value as Money));
+  const wrong = text.trim() !== '' && parseMoney(text) === undefined;
+  return (
+    <div>
+      <TextField
+        label={PIECE_FIELDS.value}
+        name="value"
+        value={text}
+        most={16}
+        onChange={(to) => {
+          setText(to);
+          const amount = parseMoney(to);
+          if (to.trim() === '') onChange(undefined);
+          else if (amount !== undefined) onChange(amount);
+        }}
+      />
+      {wrong && <p className={styles.aside}>{PIECE_FIELDS.notAnAmount(text)}</p>}
     </div>
   );
 }
@@ -131,6 +156,21 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
         onChange={(to) => desk.put(['piece', 'irreplaceable'], to === 'original')}
       />
       <Tick label={PIECE_FIELDS.signed} checked={it.signed} onChange={(on) => desk.put(['piece', 'signed'], on)} />
+      {(it.kind === 'panel' || it.kind === 'metal-print') && (
+        <Choose
+          label={PIECE_FIELDS.madeOf}
+          name="piece.made"
+          value={madeOf(it)!}
+          options={PANEL_MATERIALS.map((code) => ({ code, name: choiceName(code) }))}
+          onChange={(made) => desk.put(['piece', 'made'], made)}
+        />
+      )}
+      <Tick
+        label={PIECE_FIELDS.damaged}
+        checked={it.damaged ?? false}
+        onChange={(on) => desk.put(['piece', 'damaged'], on || undefined)}
+      />
+      <Declared value={piece.design.value} onChange={(value) => desk.put(['value'], value)} />
       {['canvas', 'panel', 'painting'].includes(it.kind) && (
         <Tick
           label={PIECE_FIELDS.thickPaint}

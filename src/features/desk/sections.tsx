@@ -1,19 +1,20 @@
 'use client';
 /** Frame, glazing, back and hanging, and what the customer insists on. */
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import styles from './desk.module.css';
 import { MouldingChoice } from './moulding-choice';
 import type { Panel } from '@/core/builds/build';
-import { BUILDS, mountOf } from '@/core/builds';
+import { BUILDS, mountOf, mountsFor } from '@/core/builds';
 import type { Design } from '@/core/design/design';
-import { MOUNTS, SCOPES } from '@/core/design/choices';
+import { FINISHES, PLACES, SCOPES } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { type Length, length, times } from '@/core/units/length';
-import { buildName, matterName, mountName, practiceName, scopeName } from '@/words/builds';
+import { buildName, finishName, matterName, mountName, placeName, practiceName, scopeName } from '@/words/builds';
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
-import { SECTION } from '@/words/screens/desk';
+import { BUILD_FIELDS, SECTION } from '@/words/screens/desk';
 
 export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
   const { frame, build } = piece.design;
@@ -65,6 +66,15 @@ export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
           <SameOutside frame={frame} desk={desk} size={defaultSettings(shop.homeUnit).border} />
         </>
       )}
+      {!keepsFrame && (
+        <FromList
+          label={SECTION.finish}
+          none={SECTION.finishedAlready}
+          value={piece.design.finish}
+          options={FINISHES.map((code) => ({ code, name: finishName(code) }))}
+          onChange={(finish) => desk.put(['finish'], finish)}
+        />
+      )}
     </>
   );
 }
@@ -86,25 +96,42 @@ function SameOutside({ frame, desk, size }: { frame: Design['frame']; desk: Sect
 export function GlassSection({ shop, piece, desk }: SectionProps) {
   if (!BUILDS[piece.design.build].uses.includes('glazing'))
     return <p className={styles.aside}>{SECTION.nothingToGlaze(buildName(piece.design.build))}</p>;
+  const { glazing, backPane, build } = piece.design;
   return (
-    <Choose
-      label={SECTION.glazing}
-      name="glazing"
-      value={codeOf(piece.design.glazing)}
-      options={shop.lists.glazings}
-      onChange={(code) => desk.put(['glazing'], { code })}
-    />
+    <>
+      <Choose
+        label={SECTION.glazing}
+        name="glazing"
+        value={codeOf(glazing)}
+        options={shop.lists.glazings}
+        onChange={(code) => desk.put(['glazing'], { code })}
+      />
+      {BUILDS[build].uses.includes('backPane') && (
+        <FromList
+          label={SECTION.backPane}
+          none={SECTION.asInFront}
+          value={backPane && codeOf(backPane)}
+          options={shop.lists.glazings}
+          onChange={(code) => desk.put(['backPane'], code && { code })}
+        />
+      )}
+    </>
   );
 }
 
 export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
   const { hanging } = piece.design;
   const uses = (part: Panel) => BUILDS[piece.design.build].uses.includes(part);
-  const mode = typeof hanging.rings === 'object' ? 'distance' : hanging.rings;
-  const setRings = (to: 'third' | 'quarter' | 'none' | 'distance') =>
+  const { rings } = hanging;
+  const mode = typeof rings === 'object' ? ('fraction' in rings ? 'fraction' : 'distance') : rings;
+  const setRings = (to: 'third' | 'quarter' | 'none' | 'distance' | 'fraction') =>
     desk.put(
       ['hanging', 'rings'],
-      to === 'distance' ? { distance: worked?.hanging?.ringDrop ?? length(8128 * 4) } : to,
+      to === 'distance'
+        ? { distance: worked?.hanging?.ringDrop ?? length(8128 * 4) }
+        : to === 'fraction'
+          ? { fraction: [2, 5] }
+          : to,
     );
   return (
     <>
@@ -122,16 +149,20 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           label={SECTION.mountBoardBehindIt}
           none={SECTION.noMountBoard}
           value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
-          options={shop.lists.mats}
+          options={[...shop.lists.mats, ...shop.lists.backings]}
           onChange={(code) => desk.put(['mountBoard'], code && { code })}
         />
       )}
+      {uses('backing') && <Filler shop={shop} piece={piece} desk={desk} />}
       {uses('mount') && (
         <Choose
           label={SECTION.heldBy}
           name="mount"
           value={mountOf(piece.design)}
-          options={MOUNTS.map((code) => ({ code, name: mountName(code) }))}
+          options={mountsFor(piece.design.piece.kind, mountOf(piece.design)).map((code) => ({
+            code,
+            name: mountName(code),
+          }))}
           onChange={(mount) => desk.put(['mount'], mount)}
         />
       )}
@@ -159,11 +190,15 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
         options={[
           ['third', SECTION.aThird],
           ['quarter', SECTION.aQuarter],
+          ['fraction', SECTION.aFraction],
           ['distance', SECTION.set],
           ['none', SECTION.noWire],
         ]}
         onChange={setRings}
       />{' '}
+      {typeof rings === 'object' && 'fraction' in rings && (
+        <Fraction value={rings.fraction} onChange={(fraction) => desk.put(['hanging', 'rings'], { fraction })} />
+      )}
       {mode === 'distance' && (
         <Measure
           label={SECTION.ringsBelowTheTop}
@@ -185,8 +220,75 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           onChange={(slack) => desk.put(['hanging', 'slack'], slack)}
         />
       )}
+      {mode !== 'none' && (
+        <Measure
+          label={SECTION.plate}
+          path={['hanging', 'plate']}
+          hint={BUILD_FIELDS.mayStayEmpty}
+          piece={piece}
+          unit={unit}
+          desk={desk}
+        />
+      )}
+      <FromList
+        label={SECTION.hangsWhere}
+        none={SECTION.notSaid}
+        value={piece.design.place}
+        options={PLACES.map((code) => ({ code, name: placeName(code) }))}
+        onChange={(place) => desk.put(['place'], place)}
+      />
       <Practices shop={shop} piece={piece} desk={desk} />
     </>
+  );
+}
+
+/** A board that fills spare depth, and how many of it. */
+function Filler({ shop, piece, desk }: Pick<SectionProps, 'shop' | 'piece' | 'desk'>) {
+  const { filler, fillerCount = 1 } = piece.design;
+  return (
+    <>
+      <FromList
+        label={SECTION.filler}
+        none={SECTION.noFiller}
+        value={filler && codeOf(filler)}
+        options={shop.lists.backings}
+        onChange={(code) => desk.put(['filler'], code && { code })}
+      />
+      {filler && (
+        <Choose
+          label={SECTION.fillerCount}
+          name="fillerCount"
+          value={String(fillerCount)}
+          options={Array.from({ length: 9 }, (_, index) => ({ code: String(index + 1), name: String(index + 1) }))}
+          onChange={(count) => desk.put(['fillerCount'], Number(count) > 1 ? Number(count) : undefined)}
+        />
+      )}
+    </>
+  );
+}
+
+/** A fraction of the height, typed as one writes it; taken when it is one. */
+function Fraction({
+  value: [part, whole],
+  onChange,
+}: {
+  value: readonly [number, number];
+  onChange: (fraction: [number, number]) => void;
+}) {
+  const [text, setText] = useState(`${part}/${whole}`);
+  return (
+    <TextField
+      label={SECTION.fractionOfHeight}
+      name="hanging.rings.fraction"
+      value={text}
+      most={8}
+      onChange={(to) => {
+        setText(to);
+        const [, above = '', below = ''] = /^\s*(\d{1,2})\s*\/\s*(\d{1,3})\s*$/.exec(to) ?? [];
+        if (Number(above) > 0 && Number(above) < Number(below) && Number(below) <= 100)
+          onChange([Number(above), Number(below)]);
+      }}
+    />
   );
 }
 

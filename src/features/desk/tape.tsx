@@ -11,6 +11,7 @@ import type { OrderPrice } from '@/core/pricing/order-price';
 import type { Part } from '@/core/parts/parts';
 import { toMm } from '@/core/units/length';
 import { type Working, workingText } from '@/core/working';
+import type { Hanging } from '@/core/parts/hanging';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
@@ -96,9 +97,10 @@ const lineOf = ({ path, code }: Caution): string => {
   if (code.startsWith('depth')) return 'depth';
   if (path.startsWith('window') || path.startsWith('several')) return 'opening';
   if (/^(border|mats|spacer)/.test(path)) return 'package';
-  if (path.startsWith('own') || path.startsWith('piece')) return 'own';
-  if (path.startsWith('frame')) return 'outside';
-  return path.startsWith('hanging') ? 'hanging' : 'glazing';
+  if (/^(own|piece|value|mount$)/.test(path)) return 'own';
+  if (/^(frame|finish)/.test(path)) return 'outside';
+  if (/^(backing|filler)/.test(path)) return 'depth';
+  return /^(hanging|place)/.test(path) ? 'hanging' : 'glazing';
 };
 
 const HANGING_WORKINGS = [
@@ -107,6 +109,9 @@ const HANGING_WORKINGS = [
   'hanging.pullKg',
   'hanging.ringKg',
 ];
+
+const PLATE_WORKINGS = ['hanging.sawtoothDrop', 'hanging.ringDrop', 'hanging.span', 'hanging.hookHeight', 'weight.kg'];
+const wired = ({ by, noWire }: Hanging) => by === 'wire' && !noWire;
 
 /** What is taken off or put on after the lines; nothing where nothing is. */
 const adjustments = (price: PiecePrice): [string, number][] =>
@@ -225,14 +230,12 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
           workings={['stack.total', 'stack.room'].flatMap((key) => workings[key] ?? [])}
         />
         {under('depth')}
-        {hanging && (hanging.by !== 'wire' || hanging.noWire) && (
-          <Line name={hangingText(hanging)} figure={hanging.hooks.count} workings={[]} />
-        )}
-        {hanging?.by === 'wire' && !hanging.noWire && (
+        {hanging && (
           <Line
             name={TAPE.hookBelowTop}
-            figure={<Len value={hanging.wireDrop} />}
-            workings={HANGING_WORKINGS.flatMap((key) => workings[key] ?? [])}
+            note={wired(hanging) ? undefined : hangingText(hanging)}
+            figure={<Len value={hanging.hookDrop} />}
+            workings={(wired(hanging) ? HANGING_WORKINGS : PLATE_WORKINGS).flatMap((key) => workings[key] ?? [])}
           />
         )}
         {under('hanging')}

@@ -20,21 +20,34 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   sheet.text(`${job.ticket}, ${shop}`, LEFT, 20.5, { size: 10, colour: SOFT });
   sheet.scene(backScene(worked), wide - 46, 11, 46, 66, 8);
   const room = wide - 46 - LEFT - 6;
-  if (hanging?.by === 'wire' && !hanging.noWire) {
-    sheet.text(WALL_CARD.theHookGoes, LEFT, 31, { size: 11, colour: SOFT });
-    sheet.text(len(hanging.wireDrop), LEFT, 43, { size: 32, weight: 'heavy' });
+  const settings = defaultSettings(unit);
+  if (hanging) {
+    const two = hanging.apart !== undefined;
+    sheet.text(two ? WALL_CARD.theHooksGo : WALL_CARD.theHookGoes, LEFT, 31, { size: 11, colour: SOFT });
+    sheet.text(len(hanging.hookDrop), LEFT, 43, { size: 32, weight: 'heavy' });
     sheet.text(WALL_CARD.belowWhereYouWant, LEFT, 48.5, { size: 11 });
-    const eye = defaultSettings(unit).eyeLine;
     sheet.text(WALL_CARD.orOverTheFloor, LEFT, 57, { size: 11, colour: SOFT });
     sheet.text(len(hanging.hookHeight), LEFT, 66, { size: 22, weight: 'heavy' });
-    sheet.paragraph(WALL_CARD.withItsMiddleAt(len(eye)), LEFT, 71.5, room, { size: 10 });
-  } else {
-    sheet.text(hangingText(hanging), LEFT, 40, { size: 18, weight: 'heavy' });
-    if (hanging) sheet.paragraph(WALL_CARD.apartAndLevelEach(len(hanging.span)), LEFT, 47, room, { size: 10.5 });
-  }
+    const after = sheet.paragraph(WALL_CARD.withItsMiddleAt(len(settings.eyeLine)), LEFT, 71.5, room, { size: 10 });
+    if (two)
+      sheet.paragraph(WALL_CARD.apartAndLevel(len(hanging.apart!)), LEFT, after + 0.5, room, {
+        size: 10,
+        weight: 'bold',
+      });
+  } else sheet.text(hangingText(hanging), LEFT, 40, { size: 18, weight: 'heavy' });
   sheet.rule(83, { from: LEFT, to: wide });
+  const heavy =
+    weight.kg > settings.noWireKg || (outside.w > settings.noWireWide.width && weight.kg > settings.noWireWide.kg);
+  const rating = Math.ceil(hanging?.apart === undefined ? weight.kg * settings.safety : hanging.hooks.kg);
   sheet.paragraph(
-    WALL_CARD.kgUseAHook(len(outside.w), len(outside.h), weight.kg.toFixed(1), Math.ceil(weight.kg * 2)),
+    WALL_CARD.foot({
+      w: len(outside.w),
+      h: len(outside.h),
+      kg: weight.kg.toFixed(1),
+      rating,
+      each: hanging?.apart !== undefined,
+      heavy,
+    }),
     LEFT,
     88.5,
     wide - LEFT,

@@ -20,7 +20,7 @@ const CAUTION_NAMES: Readonly<Record<CautionCode, string>> = {
   'no-wire': 'Too heavy for a wire',
   'hanger-weak': 'No ring rated for it',
   'dry-mount-original': 'Original bonded to a board',
-  'adhesive-on-document': 'Tape or glue on a document',
+  'adhesive-on-document': 'Stuck to a document or an original',
   'border-bottom-light': 'Bottom border narrower than the top',
   'bridge-narrow': 'Narrow bridge',
   'sheds-needs-spacer': 'Sheds, and needs a spacer',
@@ -52,6 +52,13 @@ const CAUTION_NAMES: Readonly<Record<CautionCode, string>> = {
   'blade-glass': 'Glass and blades',
   wicking: 'Liquid near the piece',
   'wire-shows': 'Wire would show',
+  'package-loose': 'Could leave the lip',
+  'sheet-beyond': 'Sheet beyond the package',
+  'roll-narrow': 'Cloth wider than its roll',
+  'not-metal': 'No metal section',
+  'hinged-cloth': 'Cloth on hinges',
+  'screw-none': 'No screw fits',
+  'block-none': 'No room for blocks',
   'enclosure-open': 'Not ready to be closed',
 };
 /** The name of a caution; a code that is not known any more is said as it is. */

@@ -9,9 +9,13 @@ const PLACE_NAMES: Record<string, string> = {
   'over a bed': 'Over a bed',
 };
 
+const STUCK: Record<string, string> = { tape: 'tape', pads: 'pads', hinges: 'hinges' };
+
 export const CAUTIONS: Sentences<CautionCode> = {
-  'opening-not-covered': ({ len }) =>
-    `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
+  'opening-not-covered': ({ f, len }) =>
+    f.side !== undefined
+      ? `The window reaches the ${f.side} edge of the sheet: nothing of it lies under the mat there.`
+      : `The window ${len('openingW')} × ${len('openingH')} is not smaller than the piece ${len('pieceW')} × ${len('pieceH')}: it would fall through.`,
   'opening-overlap-small': ({ len }) =>
     `The mat covers only ${len('overlap')} of the edge; ${len('least')} is wanted here.`,
   'trim-original': ({ len }) =>
@@ -39,7 +43,8 @@ export const CAUTIONS: Sentences<CautionCode> = {
     `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
   'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
   'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
-  'adhesive-on-document': () => 'Tape or glue on a document takes from its value: corners or edge strips instead.',
+  'adhesive-on-document': ({ f }) =>
+    `${cap(STUCK[String(f.mount)] ?? 'Tape or glue')} on an original or a document take from its value: corners or edge strips instead.`,
   'border-bottom-light': ({ len }) =>
     `The bottom border, ${len('bottom')}, is narrower than the top, ${len('top')}: it looks as if it slid down.`,
   'bridge-narrow': ({ len }) =>
@@ -87,5 +92,16 @@ export const CAUTIONS: Sentences<CautionCode> = {
   wicking: () => 'Liquid runs under edges and cans spit: spray the cloth, away from the piece.',
   'wire-shows': ({ len }) =>
     `The wire rises ${len('rise')} above rings that sit ${len('ringDrop')} below the top: it would show.`,
+  'package-loose': ({ f, len }) =>
+    f.seen !== undefined
+      ? `Nothing of the border is seen at its narrowest (${len('seen')}): it lies under the lip.`
+      : `The frame is ${len('loose')} larger than what goes in, and the lip covers ${len('lip')}: it could fall out in front.`,
+  'sheet-beyond': ({ len }) => `The sheet reaches ${len('beyond')} beyond the package, and is not cut.`,
+  'roll-narrow': ({ len }) => `The cloth, ${len('w')} × ${len('h')}, fits a roll of ${len('roll')} neither way round.`,
+  'not-metal': ({ f }) => `${f.name} is no metal section: it cannot be screwed at the corners.`,
+  'hinged-cloth': ({ f }) => `${cap(f.medium)} is laced, stitched, stapled or pinned; hinges and tape are for paper.`,
+  'screw-none': ({ len }) =>
+    `No screw in stock is between ${len('atLeast')} and ${len('atMost')} long: a taller block or bar, or tape.`,
+  'block-none': () => 'There is no room for blocks under the piece: nothing to glue.',
   'enclosure-open': ({ f }) => `Tick “${pointName(String(f.tick))}” before the frame is closed.`,
 };

@@ -24,5 +24,12 @@ export const WAYS: Sentences<WayOutCode> = {
   'own-size': () => 'Its own outside size',
   'oversized-holes': () => 'Oversized holes and washers',
   'set-gap': ({ len }) => `Gap ${len('gap')}`,
+  'add-filler': ({ f }) => `Fill with ${f.name}`,
+  'mat-to-frame': ({ len }) => `Mat to this frame, ${len('w')} × ${len('h')}`,
+  'border-to-sheet': () => 'Borders as wide as the sheet needs',
+  'lace-instead': () => 'Laced over a board',
+  'stitch-instead': () => 'Stitched to a board',
+  'tape-instead': () => 'Taped to strips on a strainer',
+  'same-class': ({ f }) => `${f.name}: same finish and width`,
   'lower-rings': ({ len }) => `Rings ${len('distance')} below the top`,
 };

@@ -130,6 +130,18 @@ export const MAT = {
 } as const;
 
 export const SECTION = {
+  backPane: 'Pane behind it',
+  asInFront: 'As the one in front',
+  filler: 'Filler behind it',
+  noFiller: 'No filler',
+  fillerCount: 'How many of it',
+  aFraction: 'A fraction',
+  fractionOfHeight: 'Fraction of the height, as 2/5',
+  plate: 'Height of the hanger’s plate',
+  hangsWhere: 'Where it will hang',
+  notSaid: 'Not said',
+  finish: 'Finish of the frame',
+  finishedAlready: 'Finished already',
   aThird: 'A third',
   aQuarter: 'A quarter',
   theCustomersOwnChoose: 'The customer’s own: choose what is nearest in width and depth. It is not charged.',
@@ -179,6 +191,10 @@ export const PIECE_FIELDS = {
   signed: 'Signed',
   thickPaint: 'Thick paint',
   keyedStretcher: 'Keyed stretcher',
+  madeOf: 'Made of',
+  damaged: 'Mould, flaking or tears',
+  value: 'Declared value',
+  notAnAmount: (text: string) => `“${text}” is not an amount. Expected something like 1200.00.`,
 } as const;
 
 export const TAPE = {

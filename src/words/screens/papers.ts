@@ -47,6 +47,14 @@ export const CUT_SHEET = {
     'Guards down, eyes and ears covered; unplug the saw before you change the blade. Gloves for glass.',
 } as const;
 
+interface CardFoot {
+  readonly w: string;
+  readonly h: string;
+  readonly kg: string;
+  readonly rating: number;
+  readonly each: boolean;
+  readonly heavy: boolean;
+}
 export const WALL_CARD = {
   wallCard: (ticket: string | number) => `Wall card ${ticket}`,
   yourPicture: 'Your picture',
@@ -54,10 +62,17 @@ export const WALL_CARD = {
   belowWhereYouWant: 'below where you want the top edge',
   orOverTheFloor: 'or over the floor',
   withItsMiddleAt: (len: string | number) => `with its middle at ${len}, eye level for most people`,
-  apartAndLevelEach: (len: string | number) =>
-    `${len} apart and level, each rated for the whole weight; two people lift it. Fix into structure; local rules and a licensed installer decide where they are required.`,
-  kgUseAHook: (len: string | number, len2: string | number, kg: string | number, ceil: number) =>
-    `${len} × ${len2}, ${kg} kg. Use a hook and fixing rated for at least ${ceil} kg and right for your wall. Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.`,
+  theHooksGo: 'Each hook goes',
+  apartAndLevel: (apart: string) => `Two hooks, ${apart} apart and level.`,
+  foot: ({ w, h, kg, rating, each, heavy }: CardFoot) =>
+    [
+      `${w} × ${h}, ${kg} kg. ${each ? 'Hooks and fixings each' : 'A hook and fixing'} rated for at least ${rating} kg and right for your wall.`,
+      heavy &&
+        'Two people lift it; fix into structure, by local rules and a licensed installer where they require one.',
+      'Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.',
+    ]
+      .filter(Boolean)
+      .join(' '),
 } as const;
 
 export const QUOTE = {

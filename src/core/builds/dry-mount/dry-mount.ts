@@ -1,11 +1,13 @@
 /**
  * Heat or pressure bonded to a board that is cut large and trimmed to the piece; then matted, or bare behind spacer
- * strips. Never for an irreplaceable piece. Source: handbook, builds 3.
+ * strips. The board is a material like any other: where none is chosen, one of the backing's. Never for an
+ * irreplaceable piece. Source: handbook, builds 3.
  */
 import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
+import { boardDensity, sheetKg } from '../layers';
 import { layered, spaced, within } from '../lay-ups';
 
 /** The board as cut first; it is trimmed to the piece afterwards. */
@@ -29,30 +31,24 @@ export const dryMount = build({
   allowance: (settings) => settings.allowance,
   work: { prepare: 12 },
   layUp: (job, own) => {
-    const plain = layered(job);
+    const plain = layered({ ...job, mountBoard: job.mountBoard ?? job.backing });
     const laid =
       own.spacers && !plain.matted && job.glazing.type !== 'none'
         ? spaced(job, plain, own.stripWidth, own.stripDepth)
         : plain;
+    const density = boardDensity(job.mountBoard ?? job.backing);
     const first = boardFirst(job.piece.larger, own.excess, job.log);
     const trimmed = grow(first, times(own.excess, -2));
     // The board behind the piece is the one it is bonded to: of the piece's size, not the package's.
     const behind = within(trimmed, laid.package);
-    const layers = laid.layers.map((layer) => (layer.part === 'mount board' ? { ...layer, size: behind } : layer));
+    const layers = laid.layers.map((layer) =>
+      layer.part === 'mount board'
+        ? { ...layer, size: behind, first, kg: sheetKg(behind, layer.thickness, density) }
+        : layer,
+    );
     return {
       ...laid,
       layers,
-      loose: [
-        ...laid.loose,
-        {
-          part: 'dry mount board',
-          name: job.mountBoard?.name ?? 'Mounting board',
-          count: 1,
-          size: trimmed,
-          first,
-          into: true,
-        },
-      ],
       figures: { boardFirst: first, boardTrimmed: trimmed },
     };
   },

@@ -40,6 +40,7 @@ export const fabric = build({
   publicName: 'stretched fabric',
   usualPiece: { kind: 'textile', thickness: both(inches(0, 1, 16), mm(1)) },
   ground: '#e9e1cf',
+  usualMount: 'stapled',
   fields: {
     spacers: { kind: 'flag', usual: true },
     stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
@@ -97,6 +98,7 @@ export const fabric = build({
           ],
       figures: { board, cut, ...(roll === undefined ? {} : { offTheRoll: roll }) },
       counts: own.rollWidth && roll === undefined ? { fitsTheRoll: false } : {},
+      ...(own.rollWidth && roll === undefined ? { rollTooNarrow: { cut, roll: own.rollWidth } } : {}),
     });
     return own.spacers && !mat && job.glazing.type !== 'none' ? spaced(job, laid, undefined, own.stripDepth) : laid;
   },

@@ -7,8 +7,7 @@ import type { WorkingsLog } from '../../working';
 import { type Layer, build } from '../build';
 import { aLength, both } from '../fields';
 import { layered, packageAs, rabbeted, spaced, within } from '../lay-ups';
-import { sheetKg } from '../layers';
-import { backingLayer, glazingLayer, pieceLayer } from '../layers';
+import { backingLayer, boardLayer, glazingLayer, pieceLayer, sheetKg } from '../layers';
 import { DENSITY } from '../../materials';
 
 export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));
@@ -72,16 +71,7 @@ export const float = build({
     );
     const mount = job.mountBoard;
     const under: Layer = mount
-      ? {
-          part: 'mount board',
-          name: mount.name,
-          colour: mount.colour,
-          thickness: mount.thickness,
-          size: board,
-          sheet: mount,
-          group: 'mat',
-          kg: sheetKg(board, mount.thickness, DENSITY.mat),
-        }
+      ? boardLayer('mount board', mount, board)
       : {
           part: 'mount board',
           name: 'Float board',

@@ -1,12 +1,13 @@
 /**
  * A canvas or panel standing in an L-shaped frame with a gap, no glass. Legs are measured on the inside.
- * Source: handbook, builds 5; R12, R27, R28, R60, R62.
+ * A rigid print lies on a strainer and is held by tape on riser strips; no screw goes into it.
+ * Source: handbook, builds 5 and variants; R12, R27, R28, R60, R62, R70.
  */
 import type { Settings } from '../../settings';
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
-import { screwFor, screwsOnSide } from '../../parts/screws';
+import { type Screw, screwFor, screwForBlock, screwsOnSide } from '../../parts/screws';
 import { type Hardware, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
 import { packageOfPiece } from '../lay-ups';
@@ -30,18 +31,28 @@ export interface Riser {
 /** `riser = innerDepth − pieceDepth − setBack`; blocks by the side of the piece, one in the middle or two (R28). */
 export function riserOf(
   piece: Size,
-  depths: { innerDepth: Length; pieceDepth: Length; setBack: Length; riserMin: Length },
+  depths: { innerDepth: Length; pieceDepth: Length; setBack: Length; riserMin: Length; strainer?: Length },
   settings: Pick<Settings, 'screwStep'>,
   log: WorkingsLog,
 ): Riser {
-  const { innerDepth, pieceDepth, setBack, riserMin } = depths;
-  const riser = log.note(
-    'sizes.riser',
-    'riser under the piece',
-    'inner depth − piece depth − set back',
-    { 'inner depth': innerDepth, 'piece depth': pieceDepth, 'set back': setBack },
-    minus(innerDepth, pieceDepth, setBack),
-  );
+  const { innerDepth, pieceDepth, setBack, riserMin, strainer } = depths;
+  const inputs = { 'inner depth': innerDepth, 'piece depth': pieceDepth, 'set back': setBack };
+  const riser =
+    strainer === undefined
+      ? log.note(
+          'sizes.riser',
+          'riser under the piece',
+          'inner depth − piece depth − set back',
+          inputs,
+          minus(innerDepth, pieceDepth, setBack),
+        )
+      : log.note(
+          'sizes.riser',
+          'riser strips on the strainer',
+          'inner depth − piece depth − strainer − set back',
+          { ...inputs, strainer },
+          minus(innerDepth, pieceDepth, strainer, setBack),
+        );
   const needed = riser >= riserMin && riser > 0;
   const onSide = (side: Length) => (side <= settings.screwStep ? 1 : 2);
   return {
@@ -82,6 +93,25 @@ export function shims(gap: Length, stocked: readonly Length[], clear: Length): {
   return { count, fill: length(fill) };
 }
 
+/** The strainer that fills the frame: two full sides and two between them, or four that are mitred (R70). */
+export function strainerParts(inside: Size, width: Length, depth: Length, mitred: boolean): Loose[] {
+  const of = { part: 'strainer', name: 'Strainer, inside painted dark', count: 2, width, height: depth, into: true };
+  const between = mitred ? inside.h : minus(inside.h, times(width, 2));
+  return [
+    { ...of, name: mitred ? `${of.name}, mitred` : of.name, length: inside.w },
+    { ...of, name: mitred ? `${of.name}, mitred` : `${of.name}, between`, length: between },
+  ];
+}
+/** Strips on the strainer that the print is taped to, so far inside its edge that they are not seen. */
+export function riserStrips(piece: Size, strip: Length, height: Length, setIn: Length): Loose[] {
+  const of = { part: 'riser strip', name: 'Riser strips on the strainer', count: 2, width: strip, height, into: true };
+  const [w, h] = [minus(piece.w, times(setIn, 2)), minus(piece.h, times(setIn, 2))];
+  return [
+    { ...of, length: w },
+    { ...of, length: minus(h, times(strip, 2)) },
+  ];
+}
+
 export const floater = build({
   publicName: 'floater frame',
   usualPiece: { kind: 'canvas', thickness: both(inches(0, 3, 4), mm(18)) },
@@ -103,6 +133,11 @@ export const floater = build({
     fixing: { kind: 'choice', of: ['oversized holes', 'screwed hard', 'glued blocks'] },
     ringsOn: { kind: 'choice', of: ['back', 'inner wall'] },
     strainer: { kind: 'flag' },
+    strainerWidth: aLength({ usual: both(inches(2), mm(50)) }),
+    strainerDepth: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
+    strainerMitred: { kind: 'flag' },
+    riserStrip: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
+    tape: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
   },
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
@@ -116,36 +151,22 @@ export const floater = build({
     const of = walledFrame(inside, wall, wall, log);
     const rise = riserOf(
       piece.larger,
-      { innerDepth, pieceDepth, setBack: own.setBack, riserMin: own.riserMin },
+      {
+        innerDepth,
+        pieceDepth,
+        setBack: own.setBack,
+        riserMin: own.riserMin,
+        ...(own.strainer ? { strainer: own.strainerDepth } : {}),
+      },
       settings,
       log,
     );
     const pack = packageOfPiece(job);
-    const screws = 2 * (screwsOnSide(piece.larger.w, settings) + screwsOnSide(piece.larger.h, settings));
-    const screw =
-      own.floor && own.bar ? screwFor(own.floor, rise.needed ? rise.riser : length(0), own.bar, settings) : undefined;
     const shimCount = own.cardThickness ? shimsASide(own.gap, own.cardThickness) : 0;
-    const hardware: Hardware[] = [
-      ...(own.fixing === 'glued blocks'
-        ? []
-        : [{ item: 'screw', count: screws, ...(screw?.recommend ? { length: screw.recommend } : {}) } as const]),
-      ...(own.fixing === 'oversized holes' ? [{ item: 'washer', count: screws } as const] : []),
-      ...(rise.blocks > 0 ? [{ item: 'riser block', count: rise.blocks } as const] : []),
-      ...(shimCount > 0 ? [{ item: 'shim', count: 4 * shimCount } as const] : []),
-    ];
-    const riserSize = {
-      part: 'riser block',
-      name: 'Riser blocks, barrier film over raw wood',
-      count: rise.blocks,
-      height: rise.riser,
-      into: true,
-    };
-    const strainer: Loose[] = own.strainer
-      ? [
-          { part: 'strainer', name: 'Strainer, inside painted dark', count: 2, length: inside.w, into: true },
-          { part: 'strainer', name: 'Strainer, inside painted dark', count: 2, length: inside.h, into: true },
-        ]
-      : [];
+    const held = own.strainer
+      ? onStrainer(piece.larger, inside, rise, own, settings)
+      : fromBehind(piece.larger, rise, own, settings);
+    const { screw } = held;
     return {
       package: pack,
       matted: undefined,
@@ -161,8 +182,8 @@ export const floater = build({
         },
       ],
       layers: [pieceLayer(job, pieceDepth)],
-      loose: [...(rise.blocks > 0 ? [riserSize] : []), ...strainer],
-      hardware,
+      loose: held.loose,
+      hardware: [...held.hardware, ...(shimCount > 0 ? [{ item: 'shim', count: 4 * shimCount } as const] : [])],
       figures: {
         riser: rise.riser,
         proud: rise.proud,
@@ -173,13 +194,87 @@ export const floater = build({
       },
       counts: {
         riserNeeded: rise.needed,
-        riserBlocks: rise.blocks,
+        riserBlocks: own.strainer ? 0 : rise.blocks,
         ...(own.cardThickness ? { shimsASide: shimCount } : {}),
       },
       depth: undefined,
       held: 'nothing',
       gap: own.gap,
       insets: own.ringsOn === 'inner wall' ? times(wall, 2) : wall,
+      ...(screw
+        ? { screw: { atLeast: screw.atLeast, atMost: screw.atMost, found: screw.recommend !== undefined } }
+        : {}),
+      ...(!own.strainer && own.fixing === 'glued blocks' && !rise.needed ? { noRoomForBlocks: true as const } : {}),
     };
   },
 });
+
+interface Held {
+  readonly hardware: readonly Hardware[];
+  readonly loose: readonly Loose[];
+  readonly screw?: Screw | undefined;
+}
+interface Fixing {
+  readonly fixing: 'oversized holes' | 'screwed hard' | 'glued blocks';
+  readonly floor: Length | undefined;
+  readonly bar: Length | undefined;
+}
+const withLength = (screw: Screw | undefined) => (screw?.recommend ? { length: screw.recommend } : {});
+
+/** Screwed from behind into its bars, or into blocks that were glued to it: those are the riser, never a bar too. */
+function fromBehind(piece: Size, rise: Riser, { fixing, floor, bar }: Fixing, settings: Settings): Held {
+  const loose: Loose[] =
+    rise.blocks > 0
+      ? [
+          {
+            part: 'riser block',
+            name:
+              fixing === 'glued blocks' ? 'Riser blocks, glued over paper' : 'Riser blocks, barrier film over raw wood',
+            count: rise.blocks,
+            height: rise.riser,
+            into: true,
+          },
+        ]
+      : [];
+  const blocks: Hardware[] = rise.blocks > 0 ? [{ item: 'riser block', count: rise.blocks }] : [];
+  if (fixing === 'glued blocks') {
+    if (!rise.needed) return { hardware: [], loose: [] };
+    const screw = floor ? screwForBlock(floor, rise.riser, settings) : undefined;
+    return { hardware: [{ item: 'screw', count: rise.blocks, ...withLength(screw) }, ...blocks], loose, screw };
+  }
+  const count = 2 * (screwsOnSide(piece.w, settings) + screwsOnSide(piece.h, settings));
+  const screw = floor && bar ? screwFor(floor, rise.needed ? rise.riser : length(0), bar, settings) : undefined;
+  return {
+    hardware: [
+      { item: 'screw', count, ...withLength(screw) },
+      ...(fixing === 'oversized holes' ? [{ item: 'washer', count } as const] : []),
+      ...blocks,
+    ],
+    loose,
+    screw,
+  };
+}
+
+interface Strainer {
+  readonly strainerWidth: Length;
+  readonly strainerDepth: Length;
+  readonly strainerMitred: boolean;
+  readonly riserStrip: Length;
+  readonly tape: Length;
+}
+/** A rigid print: taped to strips on a strainer, which pocket screws hold in the frame. No screw goes into the print. */
+function onStrainer(piece: Size, inside: Size, rise: Riser, own: Strainer, settings: Settings): Held {
+  const strips = rise.needed ? riserStrips(piece, own.riserStrip, rise.riser, settings.stripSetIn) : [];
+  const taped = strips.length > 0 ? strips : riserStrips(piece, own.riserStrip, own.strainerDepth, settings.stripSetIn);
+  const tape = plus(...taped.map((strip) => times(strip.length!, strip.count)));
+  return {
+    hardware: [
+      {
+        item: 'pocket screw',
+        count: 2 * (screwsOnSide(inside.w, settings) + screwsOnSide(inside.h, settings)),
+      },
+      { item: 'mounting tape', length: tape, size: own.tape },
+    ],
+    loose: [...strainerParts(inside, own.strainerWidth, own.strainerDepth, own.strainerMitred), ...strips],
+  };
+}

@@ -1,7 +1,8 @@
 /** A garment or textile on an insert board, pinned or stitched along its held edges. Source: handbook, builds 9; R47, R57, R63. */
 import { DENSITY } from '../../materials';
-import { type Length, type Size, UNITS_PER_MM, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
+import { type Length, type Size, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
+import { pinsOn } from '../../parts/joining';
 import { type Loose, build } from '../build';
 import { aLength, both } from '../fields';
 import { packageAs, rabbeted, spaced } from '../lay-ups';
@@ -39,9 +40,6 @@ export function insertOf({ flatWidth, visibleHeight, garmentHeight, stretch, tuc
         );
   return size(w, h);
 }
-/** Pins or stitches along an edge: `max(2, round(edge / 100 mm) + 1)`, half up, 100 mm whatever the unit (R57). */
-export const pinsOn = (edge: Length): number => Math.max(2, Math.floor(edge / (100 * UNITS_PER_MM) + 0.5) + 1);
-
 /** A sleeve's board: right-angled at the cuff, its long edge the outer length, the other the under-arm length. */
 export interface SleeveBoard {
   readonly cuff: Length;

@@ -1,28 +1,59 @@
-/** A piece between two panes: pressed plants, two-sided papers. Source: handbook, builds 11; R26, R48. */
-import { DENSITY } from '../../materials';
-import { grow, inches, length, mm, times } from '../../units/length';
-import { type Layer, build } from '../build';
+/**
+ * A piece between two panes: pressed plants, two-sided papers. Inner strips keep the panes apart, outer ones behind
+ * them are pinned through into the wall and hold everything. Source: handbook, builds 11; R26, R48, R72.
+ */
+import { DENSITY, type Glazing } from '../../materials';
+import type { Settings } from '../../settings';
+import { issue } from '../../issue';
+import { type Length, type Size, grow, halve, inches, length, mm, minus, plus, times } from '../../units/length';
+import { type Layer, type ResolvedPiece, build } from '../build';
 import { aLength, both } from '../fields';
-import { packageAs, rabbeted, stripParts, usualStrip } from '../lay-ups';
-import { sheetKg } from '../layers';
-import { glazingLayer, pieceLayer } from '../layers';
+import { hiddenByLip, packageAs, rabbeted, stripParts, usualStrip } from '../lay-ups';
+import { glazingLayer, pieceLayer, sheetKg } from '../layers';
+
+/** Three a strip to 24 in (600 mm), then one more every 8 in (200 mm) (R72). */
+export const pinsInStrip = (strip: Length, { stripPin }: Pick<Settings, 'stripPin'>): number =>
+  3 + Math.max(0, Math.ceil((strip - stripPin.first) / stripPin.step));
+/** Through the strip and half into the wall behind it (R72). */
+export const pinLength = (strip: Length, wall: Length): Length => plus(strip, halve(wall)[1]);
+
+const paneLayer = (glazing: Glazing, pack: Size): Layer => ({
+  part: 'pane',
+  name: `${glazing.name}, back pane`,
+  colour: glazing.colour,
+  thickness: glazing.thickness,
+  size: pack,
+  sheet: glazing,
+  group: 'glazing',
+  kg: sheetKg(pack, glazing.thickness, DENSITY[glazing.type]),
+});
+const stripLayer = (name: string, thickness: Length): Layer => ({
+  part: 'spacer',
+  name,
+  colour: '#e7e3d6',
+  thickness,
+  kg: 0,
+});
 
 export const glassSandwich = build({
   publicName: 'glass sandwich',
   ground: '#dfe9e8',
   pressesOnFace: true,
   withoutShadow: true,
+  seeThrough: true,
   fields: {
     showBorder: aLength({ usual: both(length(0), length(0)), zero: true }),
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
     innerSpacers: { kind: 'flag' },
+    innerWidth: aLength({}),
+    innerDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
   },
-  uses: ['moulding', 'glazing'],
+  uses: ['moulding', 'glazing', 'backPane'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
   layUp: (job, own) => {
-    const { piece, glazing } = job;
+    const { piece, moulding, settings } = job;
     const pack = packageAs(
       job,
       grow(piece.larger, times(own.showBorder, 2)),
@@ -33,31 +64,45 @@ export const glassSandwich = build({
       }),
     );
     const front = glazingLayer(job, pack);
-    const pane: Layer = {
-      part: 'pane',
-      name: `${glazing.name}, back pane`,
-      colour: glazing.colour,
-      thickness: glazing.thickness,
-      size: pack,
-      sheet: glazing,
-      group: 'glazing',
-      kg: sheetKg(pack, glazing.thickness, DENSITY[glazing.type]),
-    };
-    const stripWidth = own.stripWidth ?? usualStrip(job);
-    const strip: Layer = { part: 'spacer', name: 'Spacer strips', colour: '#e7e3d6', thickness: own.stripDepth, kg: 0 };
+    const back = job.backPane.type === 'none' ? [] : [paneLayer(job.backPane, pack)];
+    const outer = own.stripWidth ?? usualStrip(job);
+    const inner = own.innerWidth ?? usualStrip(job);
+    const outerParts = stripParts(
+      'outer spacer',
+      'Behind the panes, top and bottom first',
+      pack,
+      outer,
+      own.stripDepth,
+    );
+    const wall = minus(moulding.faceWidth, moulding.rabbetWidth);
+    const pins = outerParts.reduce((sum, { count, length: long }) => sum + count * pinsInStrip(long!, settings), 0);
     return rabbeted(job, {
       package: pack,
       layers: [
         ...front,
-        ...(own.innerSpacers ? [strip] : []),
+        ...(own.innerSpacers ? [stripLayer('Strips between the panes', own.innerDepth)] : []),
         pieceLayer(job),
-        ...(front.length > 0 ? [pane] : []),
-        strip,
+        ...back,
+        stripLayer('Strips behind the panes', own.stripDepth),
       ],
       loose: [
-        ...(own.innerSpacers ? stripParts('inner spacer', 'Between the panes', pack, stripWidth, own.stripDepth) : []),
-        ...stripParts('outer spacer', 'Behind the panes, top and bottom first', pack, stripWidth, own.stripDepth),
+        ...(own.innerSpacers ? stripParts('inner spacer', 'Between the panes', pack, inner, own.innerDepth) : []),
+        ...outerParts,
       ],
+      hardware: [{ item: 'pin', count: pins, length: pinLength(outer, wall) }],
+      held: 'strips',
+      issues: stripIssues(job, pack, own.innerSpacers ? inner : undefined, outer),
     });
   },
 });
+
+/** Inner strips are seen through the glass where the lip does not hide them; outer ones need room beside one another. */
+function stripIssues(job: ResolvedPiece, pack: Size, inner: Length | undefined, outer: Length) {
+  const room = hiddenByLip(job);
+  const short = Math.min(pack.w, pack.h);
+  return [
+    ...(inner !== undefined && inner > room ? [issue('strip-shows', { strip: inner, room }, 'own.innerWidth')] : []),
+    ...(inner !== undefined && 2 * inner >= short ? [issue('strip-too-wide', { strip: inner }, 'own.innerWidth')] : []),
+    ...(2 * outer >= short ? [issue('strip-too-wide', { strip: outer }, 'own.stripWidth')] : []),
+  ];
+}

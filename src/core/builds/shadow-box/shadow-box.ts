@@ -8,8 +8,7 @@ import type { WorkingsLog } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { aLength, both } from '../fields';
 import { packageAs, rabbeted } from '../lay-ups';
-import { sheetKg } from '../layers';
-import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
+import { backingLayer, boardLayer, glazingLayer, matLayersOf, pieceLayer, sheetKg } from '../layers';
 import { matted } from '../matting';
 
 interface Depths {
@@ -122,16 +121,7 @@ export const shadowBox = build({
           ]
         : [];
     const board: Layer = job.mountBoard
-      ? {
-          part: 'mount board',
-          name: job.mountBoard.name,
-          colour: job.mountBoard.colour,
-          thickness: mountBoard,
-          size: pack,
-          sheet: job.mountBoard,
-          group: 'mat',
-          kg: sheetKg(pack, mountBoard, DENSITY.mat),
-        }
+      ? boardLayer('mount board', job.mountBoard, pack)
       : {
           part: 'mount board',
           name: 'Foam board 5 mm',

@@ -1,14 +1,16 @@
 /**
  * A flat base with a raised lip; the piece is fixed on the base from behind with a border of it seen.
- * Source: handbook, builds 7; R12, R53.
+ * It weighs its base of four strips and its lip. Source: handbook, builds 7; R12, R53, R69.
  */
+import { DENSITY, type Moulding } from '../../materials';
+import { screwFor } from '../../parts/screws';
 import { legsOf, walledFrame } from '../../sizing/frame';
-import { type Length, type Size, inches, minus, mm, plus, size, times } from '../../units/length';
+import { type Length, type Size, inches, length, minus, mm, plus, size, times, toMm } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { aLength, both } from '../fields';
 import { packageOfPiece } from '../lay-ups';
-import { pieceLayer } from '../layers';
+import { pieceLayer, squareMetres } from '../layers';
 
 export interface TraySizes {
   readonly inside: Size;
@@ -30,6 +32,31 @@ export function traySizes(piece: Size, showBorder: Length, under: Length, log: W
   return { inside, baseWidth };
 }
 
+const BASES = ['mdf', 'ply', 'solid wood'] as const;
+/** The base is a ring of four strips, not a sheet; the lip is a strip standing round it. In kilograms. */
+export function trayKg(
+  inside: Size,
+  hole: Size,
+  outside: Size,
+  {
+    thickness,
+    material,
+    lip,
+    height,
+  }: { thickness: Length; material: (typeof BASES)[number]; lip: Length; height: Length },
+  density: number = DENSITY.woodPerCubicMetre,
+) {
+  const ring = squareMetres(inside) - squareMetres(hole);
+  const perimeterMm = 2 * (toMm(outside.w) + toMm(outside.h));
+  return [
+    { part: 'base', kg: ring * toMm(thickness) * DENSITY[material] },
+    { part: 'lip', kg: (perimeterMm * toMm(lip) * toMm(height) * density) / 1e9 },
+  ];
+}
+
+/** How high the lip stands: as the moulding it is cut from. */
+const lipHeight = ({ height }: Moulding): Length => height;
+
 export const tray = build({
   publicName: 'tray',
   usualPiece: { kind: 'panel', thickness: both(inches(0, 3, 4), mm(18)) },
@@ -43,6 +70,8 @@ export const tray = build({
     lip: aLength({ usual: both(inches(0, 3, 8), mm(10)) }),
     under: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
     pieceDepth: aLength({}),
+    baseThickness: aLength({ usual: both(mm(12), mm(12)) }),
+    baseMaterial: { kind: 'choice', of: BASES },
   },
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
@@ -54,6 +83,8 @@ export const tray = build({
     const of = walledFrame(inside, own.lip, plus(own.lip, baseWidth), log);
     const shortBase = size(minus(piece.larger.w, times(own.under, 2)), minus(piece.larger.h, times(own.under, 2)));
     const step = settings.cuttingStep;
+    const pieceDepth = own.pieceDepth ?? design.piece.thickness;
+    const screw = screwFor(own.baseThickness, length(0), pieceDepth, settings);
     return {
       package: packageOfPiece(job),
       matted: undefined,
@@ -71,14 +102,22 @@ export const tray = build({
           ],
         },
       ],
-      layers: [pieceLayer(job, own.pieceDepth ?? design.piece.thickness)],
+      layers: [pieceLayer(job, pieceDepth)],
       loose: [],
-      hardware: [{ item: 'screw', count: 4 }],
+      hardware: [{ item: 'screw', count: 4, ...(screw.recommend ? { length: screw.recommend } : {}) }],
       figures: { baseWidth, showBorder },
       counts: {},
       depth: undefined,
       held: 'nothing',
       insets: plus(own.lip, baseWidth),
+      screw: { atLeast: screw.atLeast, atMost: screw.atMost, found: screw.recommend !== undefined },
+      frameKg: trayKg(
+        inside,
+        shortBase,
+        of.outside,
+        { thickness: own.baseThickness, material: own.baseMaterial, lip: own.lip, height: lipHeight(moulding) },
+        moulding.density,
+      ),
     };
   },
 });

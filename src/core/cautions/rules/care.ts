@@ -1,9 +1,12 @@
 /** Mounting, light, hanging, people and promises. Source: handbook, cautions; rulings R36, R54, R55. */
-import { BUILDS } from '../../builds';
+import { BUILDS, CLOTH } from '../../builds';
 import { type Edit, set } from '../../design/edit';
 import { type Length, length, minus, plus } from '../../units/length';
 import type { Facts, Rule } from '../caution';
 import { way, acrylicWay, glazed } from './ways';
+
+/** Nothing is taped or hinged to these by the paper. */
+const NOT_PAPER: readonly string[] = [...CLOTH, 'canvas', 'panel', 'metal-print', 'object', 'mirror'];
 
 const uses = ({ resolved: { design } }: Facts, part: 'mats' | 'glazing') => BUILDS[design.build].uses.includes(part);
 
@@ -97,7 +100,7 @@ export const CARE_RULES: readonly Rule[] = [
     level: 'refuse',
     path: 'mount',
     applies: ({ irreplaceable, mount }) =>
-      irreplaceable && (mount === 'dry mount' || mount === 'glue') ? {} : undefined,
+      irreplaceable && ['dry mount', 'glue', 'full adhesive'].includes(mount ?? '') ? {} : undefined,
     waysOut: ({ resolved: { design } }) => [
       {
         code: 'hinge-instead',
@@ -118,9 +121,35 @@ export const CARE_RULES: readonly Rule[] = [
     code: 'adhesive-on-document',
     level: 'warn',
     path: 'mount',
-    applies: ({ medium, signed, mount }) =>
-      (medium === 'certificate' || signed) && (mount === 'tape' || mount === 'glue') ? {} : undefined,
-    waysOut: ({ resolved: { design } }) => [way('corners-instead', design, ['mount'], 'corners')],
+    applies: ({ medium, signed, irreplaceable, mount = '' }) => {
+      const document =
+        medium === 'certificate' || medium === 'signed paper' || (signed && !NOT_PAPER.includes(medium ?? ''));
+      const sticks = ['tape', 'glue', 'full adhesive', 'hinges'].includes(mount);
+      return (document && sticks) || (irreplaceable && ['tape', 'pads'].includes(mount)) ? { mount } : undefined;
+    },
+    waysOut: ({ resolved: { design } }) => [
+      way('corners-instead', design, ['mount'], 'corners'),
+      way('hinge-instead', design, ['mount'], 'hinges'),
+    ],
+  },
+  {
+    code: 'hinged-cloth',
+    level: 'refuse',
+    path: 'mount',
+    applies: ({ medium = '', mount = '' }) =>
+      CLOTH.includes(medium) && ['hinges', 'tape', 'corners', 'strips', 'pads'].includes(mount)
+        ? { medium }
+        : undefined,
+    waysOut: ({ resolved: { design } }) =>
+      design.piece.kind === 'needlework'
+        ? [way('lace-instead', design, ['mount'], 'laced')]
+        : [way('stitch-instead', design, ['mount'], 'stitched')],
+  },
+  {
+    code: 'roll-narrow',
+    level: 'refuse',
+    path: 'own.rollWidth',
+    applies: ({ rollTooNarrow: cloth }) => cloth && { w: cloth.cut.w, h: cloth.cut.h, roll: cloth.roll },
   },
   {
     code: 'coated-side',

@@ -1,6 +1,7 @@
 /** What must fit the frame and be held by it: depth, sheets, sticks, boxes, screws, gaps. Source: handbook, cautions; rulings R25, R39, R58, R62. */
 import { ownOf } from '../../builds/fields';
 import { BUILDS } from '../../builds';
+import { madeOf } from '../../builds/layers';
 import { type Edit, set } from '../../design/edit';
 import type { Catalogue, Moulding } from '../../materials';
 import { screwWrong } from '../../parts/screws';
@@ -8,11 +9,27 @@ import { verdictOf } from '../../parts/stack';
 import { mouldingLimitKg } from '../../parts/weight';
 import type { Settings } from '../../settings';
 import { woodLeft } from '../../sizing/match';
-import { type Length, type Size, fitsEitherWay, larger, length, minus, plus, times } from '../../units/length';
+import {
+  type Length,
+  type Size,
+  fitsEitherWay,
+  inches,
+  larger,
+  length,
+  minus,
+  plus,
+  size,
+  times,
+} from '../../units/length';
 import { compare, mustDecimal } from '../../units/rational';
 import type { Facts, Figures, Rule, WayOut } from '../caution';
 import type { Situation } from '../situation';
 import { way, ownWay, acrylicWay } from './ways';
+
+/** A change of frame stays what the customer chose by eye: the finish, and the width within a quarter inch. */
+const CLASS = inches(0, 1, 4);
+const sameClass = (one: Moulding, like: Moulding): boolean =>
+  one.finish === like.finish && one.material === like.material && Math.abs(one.faceWidth - like.faceWidth) <= CLASS;
 
 /** The cheapest moulding that the test accepts, by cost per foot. */
 function cheapest(catalogue: Catalogue, like: Moulding, test: (one: Moulding) => boolean): Moulding | undefined {
@@ -35,10 +52,16 @@ function cheapest(catalogue: Catalogue, like: Moulding, test: (one: Moulding) =>
   return best;
 }
 
-const mouldingWay = ({ resolved: { design } }: Facts, moulding: Moulding | undefined): WayOut[] =>
-  moulding
-    ? [way('use-moulding', design, ['frame', 'moulding'], { code: moulding.code }, { name: moulding.name })]
-    : [];
+/** Another moulding of the same finish and width; never for a frame that the customer keeps. */
+function mouldingWay(
+  { resolved: { design, moulding: now } }: Facts,
+  catalogue: Catalogue,
+  test: (one: Moulding) => boolean,
+): WayOut[] {
+  if (BUILDS[design.build].keepsFrame || design.scope === 'refit') return [];
+  const found = cheapest(catalogue, now, (one) => sameClass(one, now) && test(one));
+  return found ? [way('same-class', design, ['frame', 'moulding'], { code: found.code }, { name: found.name })] : [];
+}
 
 const tooSmall = (wanted: Size, sheet: Size): Figures => ({
   w: wanted.w,
@@ -56,27 +79,41 @@ const depthWays = (facts: Facts, catalogue: Catalogue): WayOut[] => {
     .filter((one) => stack.total - backing.thickness + one.thickness + settings.fastenerRoom <= moulding.rabbetDepth)
     .filter((backing) => !design.piece.irreplaceable || backing.archival)
     .sort((a, b) => b.thickness - a.thickness)[0];
-  const deep = cheapest(
+  const deep = mouldingWay(
+    facts,
     catalogue,
-    moulding,
-    (moulding) => moulding.rabbetDepth >= wanted && moulding.rabbetDepth - stack.total <= settings.rattleRoom,
+    (one) => one.rabbetDepth >= wanted && one.rabbetDepth - stack.total <= settings.rattleRoom,
   );
-  const deeper = deep ?? cheapest(catalogue, moulding, (moulding) => moulding.rabbetDepth >= wanted);
+  const deeper = deep.length > 0 ? deep : mouldingWay(facts, catalogue, (one) => one.rabbetDepth >= wanted);
   return [
     ...(thinner ? [way('use-backing', design, ['backing'], { code: thinner.code }, { name: thinner.name })] : []),
     ...(design.mats.length > 1 ? [way('fewer-mats', design, ['mats'], design.mats.slice(0, -1))] : []),
-    ...mouldingWay(facts, deeper),
+    ...deeper,
   ];
 };
 
+/** The thickest foam that leaves the fasteners their room, as often as it takes until nothing rattles (R73). */
+function fillerWay({ resolved: { design }, situation, settings }: Facts, catalogue: Catalogue): WayOut[] {
+  const spare = (situation.room ?? length(0)) - settings.fastenerRoom;
+  const foams = [...catalogue.backings.values()]
+    .filter((one) => one.type === 'foam' && one.thickness <= spare && (!design.piece.irreplaceable || one.archival))
+    .sort((a, b) => b.thickness - a.thickness)
+    .map((board) => ({ board, count: Math.min(MOST_FILLERS, Math.floor(spare / board.thickness)) }));
+  const still = settings.rattleRoom - settings.fastenerRoom;
+  const chosen = foams.find(({ board, count }) => spare - count * board.thickness <= still) ?? foams[0];
+  if (!chosen || design.filler) return [];
+  const { board, count } = chosen;
+  const edit = [
+    ...set(design, ['filler'], { code: board.code }),
+    ...(count > 1 ? set(design, ['fillerCount'], count) : []),
+  ];
+  return [{ code: 'add-filler', figures: { name: count > 1 ? `${count} × ${board.name}` : board.name }, edit }];
+}
+const MOST_FILLERS = 9;
+
 const deeperBox = (facts: Facts, catalogue: Catalogue): WayOut[] => {
   const needed = facts.situation.rabbetNeeded;
-  return needed
-    ? mouldingWay(
-        facts,
-        cheapest(catalogue, facts.resolved.moulding, (moulding) => moulding.rabbetDepth >= needed),
-      )
-    : [];
+  return needed ? mouldingWay(facts, catalogue, (moulding) => moulding.rabbetDepth >= needed) : [];
 };
 
 const gapWay = (facts: Facts, least: Length): WayOut[] => {
@@ -135,11 +172,6 @@ export const FRAME_RULES: readonly Rule[] = [
         stack,
         settings,
       } = facts;
-      const snug = cheapest(
-        catalogue,
-        moulding,
-        (moulding) => verdictOf(minus(moulding.rabbetDepth, stack.total), settings) === 'fits',
-      );
       const rest = stack.total - backing.thickness;
       const thicker = [...catalogue.backings.values()]
         .filter((one) => one.thickness > backing.thickness && (!design.piece.irreplaceable || one.archival))
@@ -148,8 +180,8 @@ export const FRAME_RULES: readonly Rule[] = [
           return room >= settings.fastenerRoom && room <= settings.rattleRoom;
         })[0];
       return [
+        ...fillerWay(facts, catalogue),
         ...(thicker ? [way('use-backing', design, ['backing'], { code: thicker.code }, { name: thicker.name })] : []),
-        ...mouldingWay(facts, snug),
       ];
     },
   },
@@ -211,22 +243,15 @@ export const FRAME_RULES: readonly Rule[] = [
       return leg && stick && leg > stick - 2 * settings.endTrim ? { leg, stick, trim: settings.endTrim } : undefined;
     },
     waysOut: (facts, catalogue) => {
-      const {
-        resolved: { moulding },
-        sizes,
-        settings,
-      } = facts;
+      const { sizes, settings } = facts;
       if (!sizes.rabbet) return [];
       const inside = larger(sizes.rabbet.w, sizes.rabbet.h);
       return mouldingWay(
         facts,
-        cheapest(
-          catalogue,
-          moulding,
-          (moulding) =>
-            moulding.stick !== undefined &&
-            inside + 2 * (moulding.faceWidth - moulding.rabbetWidth) <= moulding.stick - 2 * settings.endTrim,
-        ),
+        catalogue,
+        (moulding) =>
+          moulding.stick !== undefined &&
+          inside + 2 * (moulding.faceWidth - moulding.rabbetWidth) <= moulding.stick - 2 * settings.endTrim,
       );
     },
   },
@@ -240,12 +265,9 @@ export const FRAME_RULES: readonly Rule[] = [
       return rabbetWidth < least ? { rabbet: rabbetWidth, least } : undefined;
     },
     waysOut: (facts, catalogue) => {
-      const { settings, resolved } = facts;
-      const least = larger(settings.rabbetLeast, plus(resolved.design.frame.allowance, settings.overlapLeast));
-      return mouldingWay(
-        facts,
-        cheapest(catalogue, resolved.moulding, (moulding) => moulding.rabbetWidth >= least),
-      );
+      const { settings, situation } = facts;
+      const least = larger(settings.rabbetLeast, plus(situation.allowance ?? length(0), settings.overlapLeast));
+      return mouldingWay(facts, catalogue, (moulding) => moulding.rabbetWidth >= least);
     },
   },
   {
@@ -257,14 +279,7 @@ export const FRAME_RULES: readonly Rule[] = [
         ? { kg: weight.toFixed(1), limit: limit.toFixed(1) }
         : undefined,
     waysOut: (facts, catalogue) =>
-      mouldingWay(
-        facts,
-        cheapest(
-          catalogue,
-          facts.resolved.moulding,
-          (moulding) => mouldingLimitKg(moulding) >= (facts.situation.weight ?? 0) * 1.3,
-        ),
-      ),
+      mouldingWay(facts, catalogue, (moulding) => mouldingLimitKg(moulding) >= (facts.situation.weight ?? 0) * 1.3),
   },
   {
     code: 'object-touches-glass',
@@ -280,10 +295,12 @@ export const FRAME_RULES: readonly Rule[] = [
     code: 'object-near-glass',
     level: 'warn',
     path: 'own.objectDepth',
-    applies: ({ objectDepth: object, innerDepth: inner, clearance = length(0), rabbetNeeded: needed }) =>
-      object !== undefined && inner !== undefined && object < inner && object + clearance > inner
+    applies: ({ objectDepth: object, innerDepth: inner, clearance: given, rabbetNeeded: needed }, settings) => {
+      const clearance = given ?? settings.objectClearance;
+      return object !== undefined && inner !== undefined && object < inner && object + clearance > inner
         ? { object, inner, clearance, ...(needed ? { needed } : {}) }
-        : undefined,
+        : undefined;
+    },
     waysOut: (facts, catalogue) => deeperBox(facts, catalogue),
   },
   {
@@ -311,6 +328,68 @@ export const FRAME_RULES: readonly Rule[] = [
     level: 'warn',
     path: 'own.bar',
     applies: (situation, settings) => screwFigures(situation, settings, 'screw-short'),
+  },
+  {
+    code: 'screw-none',
+    level: 'warn',
+    path: 'own.bar',
+    applies: ({ noScrew: range }) => range && { atLeast: range.atLeast, atMost: range.atMost },
+    waysOut: (facts) => (madeOf(facts.resolved.design.piece) ? ownWay('tape-instead', facts, 'strainer', true) : []),
+  },
+  {
+    code: 'block-none',
+    level: 'warn',
+    path: 'own.fixing',
+    applies: ({ noRoomForBlocks }) => (noRoomForBlocks ? {} : undefined),
+    waysOut: (facts) => ownWay('oversized-holes', facts, 'fixing', 'oversized holes'),
+  },
+  {
+    code: 'package-loose',
+    level: 'refuse',
+    path: 'frame.outside',
+    applies: ({ loose, rabbetWidth, centred, visibleBorder: seen }): Figures | undefined => {
+      const border = seen && length(Math.min(seen.left, seen.right, seen.top, seen.bottom));
+      if (border !== undefined && border <= 0) return { seen: border };
+      const lip = rabbetWidth === undefined ? undefined : centred ? times(rabbetWidth, 2) : rabbetWidth;
+      return loose !== undefined && lip !== undefined && loose >= lip ? { loose, lip } : undefined;
+    },
+    waysOut: ({ resolved: { design }, sizes, settings }) => {
+      const { rabbet } = sizes;
+      const { allowance } = design.frame;
+      const pack = rabbet && size(minus(rabbet.w, allowance), minus(rabbet.h, allowance));
+      return [
+        ...(pack && design.mats.length > 0
+          ? [
+              way(
+                'mat-to-frame',
+                design,
+                ['border'],
+                { mode: 'fit', package: pack, how: 'centred' },
+                { w: pack.w, h: pack.h },
+              ),
+            ]
+          : []),
+        ...(design.frame.outside ? [way('own-size', design, ['frame', 'outside'], undefined)] : []),
+        ...('all' in design.border && !design.frame.outside
+          ? [way('widen-border', design, ['border', 'all'], settings.border, { border: settings.border })]
+          : []),
+      ];
+    },
+  },
+  {
+    code: 'not-metal',
+    level: 'refuse',
+    path: 'frame.moulding',
+    applies: ({ notMetal }) => (notMetal === undefined ? undefined : { name: notMetal }),
+    waysOut: ({ resolved: { design, moulding }, stack, settings }, catalogue) => {
+      const deep = (one: Moulding) =>
+        one.material === 'metal' && one.rabbetDepth >= stack.total + settings.fastenerRoom;
+      const found =
+        cheapest(catalogue, moulding, deep) ?? cheapest(catalogue, moulding, ({ material }) => material === 'metal');
+      return found
+        ? [way('use-moulding', design, ['frame', 'moulding'], { code: found.code }, { name: found.name })]
+        : [];
+    },
   },
   {
     code: 'keyed-fixed',

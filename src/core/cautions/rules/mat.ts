@@ -1,12 +1,21 @@
 /** Windows, borders, and the piece behind them. Source: handbook, cautions; rulings R9, R16, R49, R50. */
 import type { Design } from '../../design/design';
 import { halve, larger, length, minus, plus } from '../../units/length';
-import type { Rule } from '../caution';
+import type { Facts, Figures, Rule, WayOut } from '../caution';
 import { way, ownWay, glazed } from './ways';
 
+const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 const SHEDS = ['pastel', 'charcoal', 'chalk'];
 
 const MARKED = ['photograph', 'painting', 'canvas', 'textile', 'needlework', 'garment'];
+
+/** Each border as wide as what of the sheet lies under it, where it is not already. */
+function borderToSheet({ resolved: { design }, sizes: { matted } }: Facts): WayOut[] {
+  if (!matted?.sheetUnder || design.frame.outside) return [];
+  const { border, sheetUnder: under } = matted;
+  const to = Object.fromEntries(SIDES.map((side) => [side, larger(border[side], under[side])]));
+  return [way('border-to-sheet', design, ['border'], { mode: 'four', ...to })];
+}
 
 /** What the chosen border is made of, so that its bottom can be made as wide as its top. */
 const evenBorder = (design: Design): unknown =>
@@ -21,11 +30,11 @@ export const MAT_RULES: readonly Rule[] = [
     code: 'opening-not-covered',
     level: 'refuse',
     path: 'window.overlap',
-    applies: ({ edge, opening, piece, sheetUnder: under }) => {
+    applies: ({ edge, opening, piece, sheetUnder: under }): Figures | undefined => {
       if (!opening || !piece || (edge !== 'covered' && edge !== 'part')) return undefined;
-      const open = under
-        ? Math.min(under.left, under.right, under.top, under.bottom) <= 0
-        : opening.w >= piece.w || opening.h >= piece.h;
+      const out = under && SIDES.find((side) => under[side] <= 0);
+      if (out) return { side: out };
+      const open = !under && (opening.w >= piece.w || opening.h >= piece.h);
       return open ? { openingW: opening.w, openingH: opening.h, pieceW: piece.w, pieceH: piece.h } : undefined;
     },
     waysOut: ({ resolved: { design }, settings }) => [
@@ -61,13 +70,23 @@ export const MAT_RULES: readonly Rule[] = [
         ? { pieceW: size.w, pieceH: size.h, packageW: packageMost.w, packageH: packageMost.h }
         : undefined;
     },
-    waysOut: ({ resolved: { design }, sizes, settings }) => {
+    waysOut: (facts) => {
+      const { resolved, sizes, settings } = facts;
+      const { design } = resolved;
+      if (sizes.matted?.sheetUnder) return borderToSheet(facts);
       if (!('all' in design.border)) return [];
       const short = larger(minus(sizes.piece.larger.w, sizes.package.w), minus(sizes.piece.larger.h, sizes.package.h));
       const needed = plus(design.border.all, halve(short)[1]);
       const to = larger(needed, settings.border);
       return [way('widen-border', design, ['border', 'all'], to, { border: to })];
     },
+  },
+  {
+    code: 'sheet-beyond',
+    level: 'refuse',
+    path: 'border',
+    applies: ({ beyond }) => (beyond !== undefined && beyond > 0 ? { beyond } : undefined),
+    waysOut: borderToSheet,
   },
   {
     code: 'border-thin',

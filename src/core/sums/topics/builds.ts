@@ -4,7 +4,7 @@ import { BUILDS, BUILD_CODES, type BuildCode, codeNamed } from '../../builds';
 import { type FigureKey, figuresOf } from '../../builds/figures';
 import type { ResolvedPiece, LayUp } from '../../builds/build';
 import { ownOf } from '../../builds/fields';
-import { clipsOnSide, pairFrom } from '../../builds/metal-sections/metal-sections';
+import { clipsOnSide, pairFrom } from '../../builds/sections';
 import { firing } from '../../cautions/cautions';
 import { type Design, newDesign } from '../../design/design';
 import { type Length, type Size, inches, length, mm, size } from '../../units/length';

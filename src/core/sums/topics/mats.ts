@@ -12,7 +12,7 @@ import {
   widened,
 } from '../../sizing/mats';
 import { STANDARD_LISTS, standardSizes } from '../../sizing/match';
-import { arrange, backingPatch, narrowestBridge } from '../../sizing/windows';
+import { arrange, backingPatches, narrowestBridge } from '../../sizing/windows';
 import { type Length, type Sides, type Size, grow, inches, length, minus, plus, size, times } from '../../units/length';
 import { L, type Sum, sidesL, sizeL, topic, unitL } from '../sum';
 
@@ -158,9 +158,7 @@ export const severalWindows = topic({
       ...(pieces
         ? {
             openings: openings.map(sum.saySize),
-            backingPatches: pieces.map((each) =>
-              sum.saySize(free ? grow(each, patch) : backingPatch(each, patch, columns, rows, bridge)),
-            ),
+            backingPatches: backingPatches(windows, times(overlap, -2), patch).map(sum.saySize),
           }
         : {}),
       boundingBox: sum.saySize(box),

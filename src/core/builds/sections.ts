@@ -1,0 +1,55 @@
+/**
+ * A frame of metal sections, whatever is in it: bought by pairs, screwed at the corners, never mitred, glued or wedged;
+ * what lies in it is pressed forward by spring clips. Source: handbook, builds 12; R30, R75.
+ */
+import type { Settings } from '../settings';
+import { type Length, UNITS_PER_INCH } from '../units/length';
+import type { Hardware, LayUp, Loose, Pair } from './build';
+
+/** Whole-inch packages come from stock, others are cut to size; the length named is the package. */
+export const pairFrom = (side: Length): 'stock' | 'cut to size' =>
+  side % UNITS_PER_INCH === 0 ? 'stock' : 'cut to size';
+/** Two clips a side to 16 in (400 mm), three to 32 in (800 mm), then one more each 16 in. */
+export const clipsOnSide = (side: Length, { clipStep }: Pick<Settings, 'clipStep'>): number =>
+  Math.max(2, Math.ceil(side / clipStep) + 1);
+/** The shortest stocked pair that is long enough; undefined when it must be ordered cut. */
+export const stockedPair = (side: Length, { pairLengths }: Pick<Settings, 'pairLengths'>): Length | undefined =>
+  pairLengths.find((stocked) => stocked >= side);
+
+const CORNERS = 4;
+const pairPart = (name: string, pair: Pair): Loose => ({
+  part: 'section',
+  name,
+  count: 2,
+  length: pair.side,
+  into: false,
+});
+
+/** The lay-up with its frame in sections. */
+export function inSections(laid: LayUp, settings: Settings): LayUp {
+  const outer = laid.frames.at(-1);
+  if (!outer) return laid;
+  const pack = outer.package;
+  const clips = 2 * (clipsOnSide(pack.w, settings) + clipsOnSide(pack.h, settings));
+  const pairs = [pack.w, pack.h].map((side): Pair => ({ side, from: stockedPair(side, settings) }));
+  const clipped = laid.held === 'points' || laid.held === 'clips';
+  const hardware: Hardware[] = [
+    { item: 'corner set', count: CORNERS },
+    ...(clipped ? [{ item: 'spring clip', count: clips } as const] : []),
+  ];
+  return {
+    ...laid,
+    frames: [...laid.frames.slice(0, -1), { ...outer, legs: [] }],
+    pairs: [pairs[0]!, pairs[1]!],
+    loose: [...laid.loose, pairPart('Pair for top and bottom', pairs[0]!), pairPart('Pair for the sides', pairs[1]!)],
+    hardware: [...laid.hardware, ...hardware],
+    counts: {
+      ...laid.counts,
+      pairW: pairFrom(pack.w),
+      pairH: pairFrom(pack.h),
+      cornerSets: CORNERS,
+      ...(clipped ? { springClips: clips } : {}),
+    },
+    held: clipped ? 'clips' : laid.held,
+  };
+}
