@@ -96,6 +96,11 @@ export const OPEN_BECAUSE: Readonly<Partial<Record<keyof typeof PAGES | keyof ty
 export const PAPERS = {
   ticket: ALL,
   'wall-card': ALL,
+  'kit-sheet': ALL,
+  'back-label': ALL,
+  'care-card': ALL,
+  'packing-list': ALL,
+  'piece-label': ALL,
   'cut-sheet': ALL,
   'rack-label': ALL,
   quote: COUNTER,

@@ -3,12 +3,15 @@ import type { Design, DefaultMaterials } from '@/core/design/design';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
-import type { Station, StepKey } from '@/core/route/steps';
+import type { CheckPoint, Station, StepKey } from '@/core/route/steps';
 import type { JobState } from '@/core/route/state';
 import type { Unit } from '@/core/units/length';
 import type { ListedPiece } from '@/core/cutting/rack-list';
 import type { Wanted } from '@/core/cutting/demand';
 import type { PlanFigures } from '@/core/cutting/plan-figures';
+import type { Scene } from '@/core/drawing/scene';
+import type { Line } from '@/core/instructions/line';
+import type { StepInstructions } from '@/core/instructions/instructions';
 import type { WorkedOut } from '@/core/work-out';
 import type { PlannedRow } from '@/core/supplier-list/moulding-list';
 import type { Issue } from '@/core/issue';
@@ -121,6 +124,12 @@ export interface StepView {
   readonly times: number;
   readonly startedAt: string | null;
 }
+/** A line with its sentence in each unit; said by the server, so that no page ships every sentence there is. */
+export type SaidLine = Line & { readonly said: Readonly<Record<Unit, string>> };
+export type SaidStep = Omit<StepInstructions, 'lines'> & {
+  readonly lines: readonly SaidLine[];
+  readonly scene?: Scene;
+};
 export interface JobView {
   readonly id: string;
   readonly ticket: string;
@@ -134,6 +143,10 @@ export interface JobView {
   readonly steps: readonly StepView[];
   readonly next: StepKey | null;
   readonly worked: WorkedOut;
+  /** What to do at each step with this piece, and its drawing. */
+  readonly instructions: readonly SaidStep[];
+  /** The points of the final check that this piece has. */
+  readonly checks: readonly CheckPoint[];
   readonly events: readonly {
     readonly at: string;
     readonly by: string;

@@ -73,6 +73,8 @@ export interface Settings {
   /** Screws and pins. */
   readonly screws: readonly Length[];
   readonly screwClear: Length;
+  /** What an oversized hole is wider than the shank, so that keys can still be driven. */
+  readonly holeMore: Length;
   readonly oneScrew: Length;
   readonly screwStep: Length;
   readonly pinStep: Length;
@@ -177,6 +179,7 @@ export function defaultSettings(unit: Unit): Settings {
           ]
         : [12, 16, 20, 25, 30, 35, 40, 45, 50, 60].map(mm),
     screwClear: pick(inches(0, 1, 8), mm(3)),
+    holeMore: pick(inches(0, 3, 8), mm(10)),
     oneScrew: pick(inches(12), mm(300)),
     screwStep: pick(inches(16), mm(400)),
     pinStep: mm(150),

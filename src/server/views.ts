@@ -16,6 +16,7 @@ import {
 } from '@/db/queries/orders';
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
+import { instructed } from './instructed';
 import { standing } from './quotes';
 import { inSlices } from './slices';
 import type { CounterViewer, Viewer } from './access';
@@ -97,6 +98,7 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
   });
   if (!found) return undefined;
   const { job, worked, steps, events } = found;
+  const { settings } = (await app.books())!;
   return {
     id: job.id,
     ticket: job.ticket,
@@ -107,6 +109,7 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     hold: job.hold,
     reasons: job.reasons,
     worked: person.role === 'bench' ? withoutMoney(worked) : worked,
+    ...instructed(worked, settings),
     state: job.order_state === 'cancelled' ? 'cancelled' : jobState(steps),
     steps: steps.map(({ step, station, minutes, state, times, started_at }) => ({
       step,

@@ -1,4 +1,6 @@
 /** The trade's names for steps, stations, states and what to look at. */
+import type { WorkedOut } from '@/core/work-out';
+
 const STEPS: Record<string, string> = {
   'materials-here': 'Materials here',
   'cut-legs': 'Cut the legs',
@@ -129,4 +131,8 @@ export const stationName = of(STATIONS);
 export const stateName = of(STATES);
 export const pointName = of(POINTS);
 export const holderName = of(HOLDERS);
-export const safetyWord = (step: string): string | undefined => SAFETY[step];
+/** The usual caution of a step; of the glass only where there is some. */
+export function safetyWord(step: string, { stack }: Pick<WorkedOut, 'stack'>): string | undefined {
+  const glazed = stack.layers.some(({ part }) => part === 'glazing' || part === 'pane' || part === 'mirror');
+  return step === 'fit' && !glazed ? undefined : SAFETY[step];
+}

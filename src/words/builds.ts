@@ -20,6 +20,7 @@ const BUILDS: Readonly<Record<BuildCode, string>> = {
   mirror: 'Mirror',
 };
 const FIELDS: Readonly<Record<string, string>> = {
+  press: 'Pressed',
   spacers: 'Spacer strips under the glass',
   stripWidth: 'Strip width',
   stripDepth: 'Strip depth',
@@ -79,6 +80,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   innerWidth: 'Strips between, wide',
 };
 const CHOICES: Readonly<Record<string, string>> = {
+  heat: 'With heat',
+  cold: 'Cold',
   'oversized holes': 'Screws in wide holes',
   'screwed hard': 'Screwed hard',
   'glued blocks': 'Glued blocks',

@@ -1,6 +1,5 @@
 /** Names of pieces, parts, hardware and price lines. */
 import type { Hanging } from '@/core/parts/hanging';
-import type { WorkedOut } from '@/core/work-out';
 
 export const KIND_NAMES: Readonly<Record<string, string>> = {
   print: 'Print',
@@ -78,12 +77,6 @@ export function hangingText(hanging: Hanging | undefined): string {
   if (!hanging) return 'No hangers are fitted';
   if (hanging.by === 'sawtooth') return hanging.hooks.count === 1 ? 'A sawtooth hanger' : 'Two sawtooth hangers';
   return hanging.by === 'wire' && !hanging.noWire ? 'Rings and wire' : 'Two hooks, no wire';
-}
-
-/** What is supplied, by name: moulding first, then from the glass to the back. */
-export function suppliedNames({ sizes, stack }: WorkedOut): string[] {
-  const woods = [...sizes.frames].reverse().map((frame) => frame.moulding.name);
-  return [...new Set([...woods, ...stack.layers.map((layer) => layer.name)].filter(Boolean))];
 }
 
 /** `Thu 3 Dec` from `2026-12-03`; the year only when it is not this one. */

@@ -79,11 +79,14 @@ describe('words', () => {
     expect(bare(PIECE_KINDS, (key) => KIND_NAMES[key])).toEqual([]);
   });
 
-  it('says lengths in the unit in force, depths in millimetres, money as money', () => {
+  it('says lengths in the unit in force, depths a little finer, money as money', () => {
     expect(sayCaution('stick-too-short', { leg: inches(30), stick: inches(28), trim: mm(10) }, 'in')).toBe(
       'The longest leg is 30 in; a stick is 28 in less 25/64 in at each end.',
     );
     expect(sayCaution('depth-tight', { room: mm(1.8), wanted: mm(3) }, 'in')).toBe(
+      'Fits with 1/16 in to spare; points want 1/8 in.',
+    );
+    expect(sayCaution('depth-tight', { room: mm(1.8), wanted: mm(3) }, 'mm')).toBe(
       'Fits with 1.8 mm to spare; points want 3 mm.',
     );
     expect(sayIssue({ code: 'payment-above-balance', figures: { amount: 10_000, balance: 9284 } }, 'in')).toBe(

@@ -70,7 +70,7 @@ test('a floater is ordered, ticketed and worked by its own steps', async ({ page
   await done('All here').click();
   await done('Legs cut').click();
   await expect(page.getByRole('heading', { name: 'Dry fit and join' })).toBeVisible();
-  await expect(page.getByText('The inside, after joining, should be')).toBeVisible();
+  await expect(page.getByText('Measure the inside after joining, and write it down.')).toBeVisible();
   await done('Joined').click();
   await expect(page.getByRole('heading', { name: 'Cut strips and boards' })).toBeVisible();
   await page.getByRole('main').getByRole('link', { name: 'Sums' }).click();

@@ -1,13 +1,24 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { JobView, OrderView } from '@/contract/views';
+import { BUILD_CODES } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { mustPriceOrder } from '@/core/pricing/order-price';
 import { inches } from '@/core/units/length';
+import { assemblyOf } from '@/core/instructions/instructions';
+import { HARDWARE_NAMES } from '@/words/materials';
+import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
+import { instructed } from '@/server/instructed';
 import { Sheet } from '@/server/papers/sheet';
+import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
 import { quotePaper } from '@/server/papers/quote';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
+import { stepName } from '@/words/bench';
+import { sayLine } from '@/words/instructions';
+import { ruleText } from '@/words/rule';
+import { designOf } from '../designs';
 import { paperPages } from '../pdf';
 import { exampleDesign, inch, prices, shop, shopView } from '../shop';
 
@@ -30,6 +41,7 @@ const job = (design: Design = exampleDesign()): JobView => ({
   next: 'fit',
   events: [],
   worked: worked(design),
+  ...instructed(worked(design), defaultSettings('in')),
   steps: worked(design).route.map((one) => ({ ...one, state: 'todo', times: 0, startedAt: null })),
 });
 const order = (designs: Design[]): OrderView => ({
@@ -76,7 +88,7 @@ describe('papers', () => {
       insists: HOSTILE.slice(0, 400),
       piece: { ...exampleDesign().piece, title: HOSTILE.slice(0, 120) },
     });
-    expect(await pages(await ticketPaper(job(odd), HOSTILE, 'in'))).toHaveLength(1);
+    expect((await pages(await ticketPaper(job(odd), HOSTILE, 'in'))).length).toBeLessThanOrEqual(2);
     expect(await pages(await quotePaper(order([odd]), shopView, 'mm'))).toHaveLength(1);
     expect(await pages(await wallCard(job(odd), HOSTILE, 'mm'))).toHaveLength(1);
   });
@@ -114,7 +126,7 @@ describe('papers', () => {
       exampleDesign({ piece: piece(40, 90), mats }),
       exampleDesign({ hanging: { rings: 'none', slack: '0.05' } }),
     ]) {
-      expect(await pages(await ticketPaper(job(design), 'Test', 'in'))).toHaveLength(1);
+      expect((await pages(await ticketPaper(job(design), 'Test', 'in'))).length).toBeLessThanOrEqual(2);
       expect(await pages(await wallCard(job(design), 'Test', 'in'))).toHaveLength(1);
     }
   });
@@ -122,10 +134,119 @@ describe('papers', () => {
   it('spread a long quote over pages, and make none for a piece that cannot be made', async () => {
     expect(
       await pages(await quotePaper(order(Array.from({ length: 8 }, () => exampleDesign())), shopView, 'in')),
-    ).toHaveLength(3);
+    ).toHaveLength(4);
     const gone = exampleDesign({ frame: { moulding: { code: 'GONE' }, allowance: inch('1/8') } });
     expect(await quotePaper(order([gone]), shopView, 'in')).toBeUndefined();
     expect(mustPriceOrder([worked(exampleDesign()).price!], prices).total).toBe(18_684);
+  });
+});
+
+describe('the ticket', () => {
+  const bare = (text: string) => text.replace(/[\s–−-]/g, '').replace(/⁄/g, '/');
+  it.each(BUILD_CODES.flatMap((build) => (['in', 'mm'] as const).map((unit) => [build, unit] as const)))(
+    'of %s says in %s every instruction of the bench, with its figures',
+    async (build, unit) => {
+      for (const design of fc.sample(designOf(build), { numRuns: 3, seed: 14 })) {
+        if (!workOut(design, shop()).ok) continue;
+        const one = job(design);
+        const text = bare(await textOf(await ticketPaper(one, 'Test', unit)));
+        for (const said of one.instructions.flatMap(({ lines }) => lines)) {
+          expect(text).toContain(bare(sayLine(said, unit)));
+          for (const { value } of said.big ?? [])
+            expect(text).toContain(bare(ruleText(typeof value === 'number' ? value : value.w, unit)));
+        }
+        for (const { step } of one.steps) expect(text).toContain(bare(stepName(step)));
+      }
+    },
+  );
+
+  it('goes over to a second page instead of off the first: three mats, three windows each, a box', async () => {
+    const start = exampleDesign();
+    const windows = [1, 2, 3].map((index) => ({ width: inches(4), height: inches(6), title: `Window ${index}` }));
+    const design = exampleDesign({
+      mats: [0, 1016, 1016].map((reveal) => ({ board: { code: 'A2' }, reveal: reveal as never })),
+      several: { windows, layout: 'row', bridge: { across: inches(1), down: inches(1) } },
+      border: start.border,
+    });
+    const made = await pages(await ticketPaper(job(design), 'Test', 'in'));
+    expect(made).toHaveLength(2);
+    expect(made[1]!.text).toContain('2401-1');
+    expect(made[1]!.text).toContain(stepName('hand-over'));
+  });
+
+  it('of a plain print is one page', async () => {
+    expect(await pages(await ticketPaper(job(), 'Test', 'in'))).toHaveLength(1);
+  });
+});
+
+describe('what leaves the shop with a piece', () => {
+  const made = (over: Partial<Design> = {}) => job(exampleDesign(over));
+  const said = async (paper: typeof kitSheet, of: JobView, unit: 'in' | 'mm' = 'in') =>
+    (await textOf(await paper(of, 'Test', unit))).replace(/\s*⁄\s*/g, '/');
+
+  it('is for a kit: every fixing counted, and what to do with this piece', async () => {
+    const kit = made({ scope: 'kit' });
+    const text = await said(kitSheet, kit);
+    for (const item of kit.worked.hardware) expect(text).toContain(HARDWARE_NAMES[item.item]);
+    const told = assemblyOf(kit.worked, defaultSettings('in'));
+    expect(told.map(({ step }) => step)).toEqual(['join', 'fit', 'back-and-hang']);
+    expect(text).toContain('Glass clean, both sides.');
+    expect(text).toContain(stepName('back-and-hang'));
+  });
+
+  it('leaves nothing to the customer of a piece that the shop makes whole', () => {
+    expect(assemblyOf(made().worked, defaultSettings('in'))).toEqual([]);
+  });
+
+  it('says on the back who framed it, when and with what; before it is fitted, for when', async () => {
+    const event = { at: '2031-05-02T10:00:00.000Z', by: 'Maro', what: 'done', step: 'fit', detail: {} };
+    const text = await said(backLabel, { ...made(), events: [event] });
+    expect(text).toContain('Framed by Maro, Fri 2 May 2031.');
+    for (const name of ['Shell', 'Clear glass', 'Foam 5']) expect(text).toContain(name);
+    expect(await said(backLabel, made())).toContain('Framed for Mon 5 May 2031.');
+  });
+
+  it('says of care only what the piece has', async () => {
+    const glass = await said(careCard, made());
+    expect(glass).toContain('Glass: put the cleaner');
+    expect(glass).not.toContain('Acrylic');
+    const acrylic = await said(careCard, made({ glazing: { code: 'G2' } }));
+    expect(acrylic.includes('Acrylic')).toBe(true);
+    const open = fc.sample(designOf('floater'), { numRuns: 20, seed: 3 }).find((one) => workOut(one, shop()).ok)!;
+    const bare = await said(careCard, job(open));
+    expect(bare).not.toContain('Glass:');
+  });
+
+  it.each([
+    ['in', '22 7/8 × 26 7/8 in', '4 lb 7 oz'],
+    ['mm', '579.5– × 681+ mm', '2.0 kg'],
+  ] as const)('packs in %s: the outside and the padding all round', async (unit, box, weighs) => {
+    const text = await said(packingList, made(), unit);
+    expect(text.replace(/\s/g, '')).toContain(box.replace(/\s/g, ''));
+    expect(text).toContain(weighs);
+  });
+
+  it('marks a pastel on its label: face up only', async () => {
+    const { piece } = exampleDesign();
+    const text = await said(pieceLabel, made({ piece: { ...piece, kind: 'pastel', irreplaceable: true } }));
+    expect(text).toContain('Face up only, sheds, original');
+    expect(await said(pieceLabel, made())).not.toContain('Face up only');
+  });
+
+  it.each([kitSheet, backLabel, careCard, packingList, pieceLabel])(
+    '%o takes any name of any length',
+    async (paper) => {
+      const odd = { ...made({ insists: HOSTILE.slice(0, 400) }), customer: HOSTILE };
+      expect((await said(paper, odd)).length).toBeGreaterThan(20);
+    },
+  );
+
+  it('says on the order what is not in the price', async () => {
+    const text = (design: Design) => quotePaper(order([design]), shopView, 'in').then(textOf);
+    expect(await text(exampleDesign({ scope: 'mounted and bagged' }))).toMatch(/Not included: a frame/);
+    expect(await text(exampleDesign({ scope: 'mounted and bagged' }))).not.toContain('Flat one and a quarter');
+    expect(await text(exampleDesign({ scope: 'kit' }))).toContain('putting it together');
+    expect(await text(exampleDesign())).toMatch(/print of 12 × 16/);
   });
 });
 

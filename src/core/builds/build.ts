@@ -5,6 +5,7 @@
 import type { AnyDesign, Mount, PieceKind } from '../design/common';
 import type { Issue } from '../issue';
 import type { Backing, Glazing, Moulding, SheetMaterial } from '../materials';
+import type { StepLines } from '../instructions/line';
 import type { StepKey } from '../route/steps';
 import type { Settings } from '../settings';
 import type { Frame } from '../sizing/frame';
@@ -213,6 +214,8 @@ export interface BuildFacts {
   readonly walled?: true;
   /** The frame is the customer's: it is neither cut nor charged. */
   readonly keepsFrame?: true;
+  /** Where it has a mat, its edge is shown: it floats in the window, which covers nothing. */
+  readonly floatsInWindow?: true;
   /** Has no mat unless one is asked for. */
   readonly startsWithoutMat?: true;
   /** Its frame is of metal sections, and of nothing else. */
@@ -229,6 +232,15 @@ export interface BuildFacts {
   /** Face of the frame where no moulding is named. */
   readonly standInFace?: (own: Readonly<Record<string, unknown>>) => Length | undefined;
 }
+/** What a build is told when it says its own instructions. */
+export interface Said<F extends Fields = Fields> {
+  readonly own: Own<F>;
+  readonly design: AnyDesign;
+  readonly figures: BuildFigures;
+  readonly counts: BuildCounts;
+  readonly hardware: readonly Hardware[];
+  readonly settings: Settings;
+}
 export interface Build<F extends Fields = Fields> extends BuildFacts {
   readonly fields: F;
   /** What can be chosen for it; `mats` may be none unless `needsMat`. */
@@ -239,6 +251,8 @@ export interface Build<F extends Fields = Fields> extends BuildFacts {
   /** Minutes it takes beyond the usual, by step. */
   readonly work?: Partial<Record<StepKey, number>>;
   readonly layUp: (job: ResolvedPiece, own: Own<F>) => LayUp;
+  /** The instructions that only this build has, by step. */
+  readonly says?: (said: Said<F>) => StepLines;
 }
 
 /** Lets a build's file be checked against its own fields and be kept with the others. */

@@ -92,6 +92,10 @@ export const sawtooths = (width: Length, kg: number, settings: Pick<Settings, 's
 /** Hook over the floor: the frame's middle at the eye line, the hook `drop` under its top edge. */
 export const hookOver = (eyeLine: Length, height: Length, drop: Length): Length => nearest(eyeLine + height / 2 - drop);
 
+/** Two hooks on the frame, or rings for a wire. */
+export const hooksOrRings = ({ by, noWire }: Pick<Hanging, 'by' | 'noWire'>): 'hooks' | 'rings' =>
+  by === 'hooks' || noWire ? 'hooks' : 'rings';
+
 /** Undefined when the design asks for no hanging. `insets` is how far both rings together stand in from the outside. */
 export function hangingOf(
   choice: HangingChoice,

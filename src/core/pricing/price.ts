@@ -206,9 +206,7 @@ export function pricePiece(
     ...counted('shapes', shaped, book.shapedWindow),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),
-    scope.hung || scope.closed
-      ? { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] }
-      : undefined,
+    scope.hung ? { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] } : undefined,
     ...(design.extras ?? []).map((extra): PriceLine => ({
       key: extra.name,
       quantity: '',

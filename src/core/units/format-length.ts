@@ -70,6 +70,16 @@ export const fieldText = (exact: Length, unit: Unit): string => {
   return [shown.whole, shown.fraction && `${shown.fraction.top}/${shown.fraction.bottom}`].filter(Boolean).join(' ');
 };
 
+/** As fine as a depth is told: a thirty-second of an inch, a tenth of a millimetre. */
+export const DEPTH_STEP: Readonly<Record<Unit, Length>> = {
+  in: length(UNITS_PER_INCH / 32),
+  mm: length(UNITS_PER_MM / 10),
+};
+
+/** A depth with its unit, without a mark: `1 3/32 in`, `27.6 mm`. */
+export const depthText = (exact: Length, unit: Unit): string =>
+  `${formatLength(nearestLarger(exact, DEPTH_STEP[unit]), unit, DEPTH_STEP[unit])} ${unit}`;
+
 /** The difference between shown and exact, in the unit that writes it exactly: `1/64 in`, else `0.0375 mm`. */
 export function differenceText(by: Length, unit: Unit): string {
   if (unit === 'in' && by % FINEST.in === 0) return lengthText(by, 'in');

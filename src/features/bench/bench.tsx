@@ -17,7 +17,8 @@ import { BENCH } from '@/words/screens/bench';
 import { useEnter, useScanner } from './bench-keys';
 import styles from './bench.module.css';
 import { JobSide } from './job-side';
-import { StepFigures } from './step-figures';
+import { StepDrawing } from './step-drawing';
+import { StepLines } from './step-lines';
 
 const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck));
 const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog));
@@ -94,6 +95,7 @@ export function Bench({ job: first }: { job: JobView }) {
 
   const shown = picked ?? job.next ?? job.steps.at(-1)!.step;
   const here = job.steps.find((jobStep) => jobStep.step === shown)!;
+  const told = job.instructions.find(({ step }) => step === shown);
   const [ticked, setTicked] = useTicks(shown);
   const { run } = step;
   const move = useCallback(
@@ -120,7 +122,10 @@ export function Bench({ job: first }: { job: JobView }) {
         {shown === 'final-check' && !over ? (
           <FinalCheck key={job.revision} job={job} blocked={shown !== job.next || Boolean(job.hold)} />
         ) : (
-          <StepFigures job={job} step={shown} />
+          <div className={styles.step}>
+            <StepLines lines={told?.lines ?? []} />
+            {told?.scene && <StepDrawing scene={told.scene} step={shown} />}
+          </div>
         )}
         {shown === 'hand-over' && (
           <p className={styles.lead}>

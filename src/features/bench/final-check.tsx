@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
 import type { JobView } from '@/contract/views';
-import { CHECK_POINTS, type CheckPoint, sentBackTo } from '@/core/route/steps';
+import { type CheckPoint, sentBackTo } from '@/core/route/steps';
 import { Choice } from '@/ui/choice';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
@@ -12,7 +12,6 @@ import { pointName, stepName } from '@/words/bench';
 import { CHECK } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
-const POINTS = Object.keys(CHECK_POINTS) as CheckPoint[];
 type Mark = 'ok' | { readonly failed: string };
 type Marks = Partial<Record<CheckPoint, Mark>>;
 /** The points that were marked. */
@@ -67,15 +66,16 @@ export function FinalCheck({ job, blocked }: { job: JobView; blocked: boolean })
   const [marks, setMarks] = useState<Marks>({});
   if (job.state === 'ready') return <p className={styles.lead}>{CHECK.passed}</p>;
   const steps = job.steps.map((step) => step.step);
-  const failed = POINTS.filter((point) => isFailed(marks[point]));
+  const points = job.checks;
+  const failed = points.filter((point) => isFailed(marks[point]));
   const unsaid = failed.filter((point) => !(marks[point] as { failed: string }).failed.trim());
-  const open = POINTS.filter((point) => marks[point] === undefined).length;
+  const open = points.filter((point) => marks[point] === undefined).length;
   const submit = () => void run({ jobId: job.id, revision: job.revision, points: said(marks) });
   return (
     <div className={styles.check}>
       <Trouble issues={issues} />
       <ul>
-        {POINTS.map((point) => (
+        {points.map((point) => (
           <Point
             key={point}
             point={point}
@@ -90,7 +90,7 @@ export function FinalCheck({ job, blocked }: { job: JobView; blocked: boolean })
         <Button
           variant="outlined"
           disabled={blocked}
-          onClick={() => setMarks(Object.fromEntries(POINTS.map((point) => [point, marks[point] ?? 'ok'])))}
+          onClick={() => setMarks(Object.fromEntries(points.map((point) => [point, marks[point] ?? 'ok'])))}
         >
           {CHECK.restIsGood}
         </Button>

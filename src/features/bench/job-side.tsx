@@ -3,19 +3,21 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import type { JobView } from '@/contract/views';
-import { STEP_RULES, type StepKey } from '@/core/route/steps';
+import type { StepKey } from '@/core/route/steps';
 import { pointName, safetyWord } from '@/words/bench';
 import { cautionName } from '@/words/issues/caution-names';
-import { BENCH } from '@/words/screens/bench';
+import { BENCH, PAPER_NAMES, type PaperName } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 function Points({
   points,
+  must,
   ticked,
   done,
   onTick,
 }: {
   points: readonly string[];
+  must: readonly string[];
   ticked: readonly string[];
   done: boolean;
   onTick: (ticked: readonly string[]) => void;
@@ -29,7 +31,11 @@ function Points({
           <FormControlLabel
             key={point}
             className={styles.point ?? ''}
-            label={pointName(point)}
+            label={
+              <>
+                {pointName(point)} {must.includes(point) && <small>{BENCH.mustBeTicked}</small>}
+              </>
+            }
             control={
               <Checkbox
                 checked={on}
@@ -74,6 +80,33 @@ function History({ job }: { job: JobView }) {
   );
 }
 
+/** Papers that go with a step; a kit has its sheet besides. */
+const papersAt = (step: StepKey, { worked }: JobView): readonly PaperName[] => {
+  const kit = worked.resolved.design.scope === 'kit';
+  const at: Partial<Record<StepKey, readonly PaperName[]>> = {
+    'materials-here': ['piece-label'],
+    fit: ['back-label'],
+    'back-and-hang': ['back-label', 'wall-card'],
+    pack: kit ? ['kit-sheet', 'packing-list'] : ['packing-list'],
+    'hand-over': ['wall-card', 'care-card', 'packing-list'],
+  };
+  return at[step] ?? [];
+};
+
+function Papers({ job, step }: { job: JobView; step: StepKey }) {
+  const papers = papersAt(step, job);
+  if (papers.length === 0) return null;
+  return (
+    <p className={styles.papers}>
+      {papers.map((paper) => (
+        <a key={paper} href={`/papers/${paper}/${job.ticket}`} target="_blank" rel="noreferrer">
+          {PAPER_NAMES[paper]}
+        </a>
+      ))}
+    </p>
+  );
+}
+
 interface Props {
   readonly job: JobView;
   readonly shown: StepKey;
@@ -83,16 +116,19 @@ interface Props {
 }
 
 export function JobSide({ job, shown, done, ticked, onTick }: Props) {
-  const { lookAt } = STEP_RULES[shown];
-  const safety = safetyWord(shown);
+  const { lookAt = [], must = [] } = job.instructions.find(({ step }) => step === shown) ?? {};
+  const safety = safetyWord(shown, job.worked);
   return (
     <aside className={styles.look} tabIndex={0} aria-label={BENCH.side}>
-      {lookAt.length > 0 && <Points points={lookAt} ticked={ticked} done={done} onTick={onTick} />}
+      {lookAt.length > 0 && <Points points={lookAt} must={must} ticked={ticked} done={done} onTick={onTick} />}
+      <Papers job={job} step={shown} />
       {safety && <p className={styles.safety}>{safety}</p>}
-      <section>
-        <h2>{BENCH.insists}</h2>
-        <p>{job.worked.resolved.design.insists || BENCH.nothingSaid}</p>
-      </section>
+      {job.worked.resolved.design.insists && (
+        <section>
+          <h2>{BENCH.insists}</h2>
+          <p>{job.worked.resolved.design.insists}</p>
+        </section>
+      )}
       <History job={job} />
     </aside>
   );

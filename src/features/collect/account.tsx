@@ -3,6 +3,8 @@
 import dynamic from 'next/dynamic';
 import type { OrderView } from '@/contract/views';
 import type { Scene } from '@/core/drawing/scene';
+import { weightText } from '@/core/units/weight';
+import { useUnit } from '@/ui/units';
 import { Cash, Len, SizeText } from '@/ui/figures';
 import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
@@ -19,6 +21,7 @@ const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOve
 /** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
 export function Account({ order: first, pictures }: { order: OrderView; pictures: Readonly<Record<string, Scene>> }) {
   const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
+  const { unit } = useUnit();
   const total = order.agreed?.total ?? 0;
   const balance = total - order.paid;
   return (
@@ -44,7 +47,7 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
                   {piece.agreed && (
                     <p className="soft">
                       <SizeText of={piece.agreed.sizes.outside ?? piece.agreed.sizes.package} /> {MONEY.outside}{' '}
-                      {piece.agreed.weight.kg.toFixed(1)} {MONEY.kg}
+                      {weightText(piece.agreed.weight.kg, unit)}
                       {hanging && (
                         <>
                           {MONEY.hook} <Len value={hanging.hookDrop} /> {MONEY.belowTheTop}
@@ -60,6 +63,12 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
                     <p className={styles.papers}>
                       <a href={`/papers/wall-card/${job.ticket}`} target="_blank" rel="noreferrer">
                         {MONEY.wallCard}
+                      </a>
+                      <a href={`/papers/care-card/${job.ticket}`} target="_blank" rel="noreferrer">
+                        {MONEY.careCard}
+                      </a>
+                      <a href={`/papers/packing-list/${job.ticket}`} target="_blank" rel="noreferrer">
+                        {MONEY.packingList}
                       </a>
                       <a href={`/papers/ticket/${job.ticket}`} target="_blank" rel="noreferrer">
                         {MONEY.ticket}

@@ -4,10 +4,12 @@ import { memo, useMemo } from 'react';
 import { backScene } from '@/core/drawing/back';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
+import { depthText } from '@/core/units/format-length';
 import { length } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 import { hangingText } from '@/words/materials';
 import { Len } from '@/ui/figures';
+import { useUnit } from '@/ui/units';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
 import styles from './desk.module.css';
 import { DRAWINGS } from '@/words/screens/desk';
@@ -19,6 +21,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
   const front = useMemo(() => frontScene(worked), [worked]);
   const section = useMemo(() => sectionScene(worked), [worked]);
   const back = useMemo(() => backScene(worked), [worked]);
+  const { unit } = useUnit();
   const { hanging, stack } = worked;
   const room = {
     fits: 'left',
@@ -52,7 +55,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
               />
               {stack.room !== undefined && (
                 <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
-                  <Len value={length(Math.abs(stack.room))} unit="mm" fine /> {room}
+                  {depthText(length(Math.abs(stack.room)), unit)} {room}
                 </p>
               )}
             </figure>

@@ -1,6 +1,7 @@
 'use client';
 /** Mats, borders, windows, spacer, fillet. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { Len } from '@/ui/figures';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
@@ -13,6 +14,8 @@ import { buildName, shapeName } from '@/words/builds';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 import { MAT } from '@/words/screens/desk';
+
+const SeveralFields = dynamic(() => import('./several-fields').then((file) => file.SeveralFields));
 
 const STYLES = [
   ['bevel', MAT.bevelled],
@@ -115,6 +118,18 @@ function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
   const field = (label: string, ...path: string[]) => (
     <Measure label={label} path={['window', ...path]} piece={piece} unit={unit} desk={desk} />
   );
+  // What floats by its build has a gap and no covered edge; a box asks for its margin with its own fields.
+  if (BUILDS[design.build].floatsInWindow && !several)
+    return design.build === 'float' ? (
+      <Measure
+        label={MAT.gapRoundThePiece}
+        path={['window', 'floatGap']}
+        usual={settings.floatGap}
+        piece={piece}
+        unit={unit}
+        desk={desk}
+      />
+    ) : null;
   return (
     <>
       {!several && <Toggle label={MAT.edgeOfThePiece} value={edge} options={EDGES} onChange={setEdge} />}
@@ -156,85 +171,19 @@ function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
   );
 }
 
-/** Several windows in one mat: how they lie, and each with its piece. */
-function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
-  const { several, piece: it } = piece.design;
+function StartSeveral({ shop, piece, desk }: SectionProps) {
+  const { piece: it } = piece.design;
   const settings = defaultSettings(shop.homeUnit);
-  if (!several) {
-    const one = { width: it.width, height: it.height };
-    const bridge = { across: settings.patch, down: settings.patch };
-    return (
-      <Button
-        variant="text"
-        size="small"
-        onClick={() => desk.put(['several'], { windows: [one, one], layout: 'row', bridge })}
-      >
-        {MAT.severalWindows}
-      </Button>
-    );
-  }
-  const { windows } = several;
-  const add = (more: Partial<(typeof windows)[number]>) =>
-    desk.put(['several', 'windows'], [...windows, { ...windows.at(-1)!, title: '', ...more }]);
+  const one = { width: it.width, height: it.height };
+  const bridge = { across: settings.patch, down: settings.patch };
   return (
-    <>
-      <Toggle
-        label={MAT.windowsLaidOut}
-        value={several.layout}
-        options={[
-          ['row', MAT.row],
-          ['column', MAT.column],
-          ['grid', MAT.grid],
-        ]}
-        onChange={(layout) => desk.put(['several', 'layout'], layout)}
-      />
-      <div className={styles.pair}>
-        <Measure
-          label={MAT.bridgeAcross}
-          path={['several', 'bridge', 'across']}
-          piece={piece}
-          unit={unit}
-          desk={desk}
-        />
-        <Measure label={MAT.bridgeDown} path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
-      </div>
-      {windows.map((window, index) => (
-        <div key={index} className={styles.pair}>
-          <Measure
-            label={window.title || MAT.pieceWidth(index + 1)}
-            path={['several', 'windows', index, 'width']}
-            piece={piece}
-            unit={unit}
-            desk={desk}
-          />
-          <Measure
-            label={MAT.height}
-            path={['several', 'windows', index, 'height']}
-            piece={piece}
-            unit={unit}
-            desk={desk}
-          />
-        </div>
-      ))}
-      <Button variant="text" size="small" onClick={() => add({})}>
-        {MAT.oneMoreWindow}
-      </Button>
-      <Button
-        variant="text"
-        size="small"
-        onClick={() => add({ title: MAT.title, height: settings.bridgeLeast, width: windows[0]!.width })}
-      >
-        {MAT.aTitlePlate}
-      </Button>
-      {windows.length > 2 && (
-        <Button variant="text" size="small" onClick={() => desk.put(['several', 'windows'], windows.slice(0, -1))}>
-          {MAT.takeTheLastOut}
-        </Button>
-      )}
-      <Button variant="text" size="small" onClick={() => desk.put(['several'], undefined)}>
-        {MAT.oneWindowOnly}
-      </Button>
-    </>
+    <Button
+      variant="text"
+      size="small"
+      onClick={() => desk.put(['several'], { windows: [one, one], layout: 'row', bridge })}
+    >
+      {MAT.severalWindows}
+    </Button>
   );
 }
 
@@ -308,7 +257,7 @@ export function MatSection(props: SectionProps) {
         <>
           <Borders {...props} />
           {build.uses.includes('window') && <WindowFields {...props} />}
-          <SeveralFields {...props} />
+          {props.piece.design.several ? <SeveralFields {...props} /> : <StartSeveral {...props} />}
           <Tick
             label={MAT.hiddenSpacerBehindIt}
             checked={design.spacer !== undefined}

@@ -14,28 +14,29 @@ import { PANEL_MATERIALS, PIECE_KINDS } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
+import { readWeight, weightText } from '@/core/units/weight';
+import { useUnit } from '@/ui/units';
 import { buildName, choiceName } from '@/words/builds';
 import { Choose, Measure, TextField, Tick, Toggle } from './inputs';
 import { type SectionProps } from './section-props';
 import { PIECE_FIELDS } from '@/words/screens/desk';
 
-/** As weighed, in kilograms; what cannot be read is said and not taken. */
+/** As weighed, in the unit shown; what cannot be read is said and not taken. */
 function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: number | undefined) => void }) {
-  const [text, setText] = useState(kg === undefined ? '' : String(kg));
-  const read = Number(text.replace(',', '.').replace(/\s*kg$/, ''));
-  const wrong = text.trim() !== '' && !(read > 0 && read <= 10_000);
+  const { unit } = useUnit();
+  const [text, setText] = useState(kg === undefined ? '' : weightText(kg, unit));
+  const wrong = text.trim() !== '' && readWeight(text, unit) === undefined;
   return (
     <div>
       <TextField
-        label={PIECE_FIELDS.weighsInKg}
+        label={PIECE_FIELDS.weighs}
         name="piece.kg"
         value={text}
         most={20}
         onChange={(to) => {
           setText(to);
-          const kilos = Number(to.replace(',', '.').replace(/\s*kg$/, ''));
-          if (to.trim() === '') onChange(undefined);
-          else if (kilos > 0 && kilos <= 10_000) onChange(kilos);
+          const kilos = readWeight(to, unit);
+          if (kilos !== undefined || to.trim() === '') onChange(kilos);
         }}
       />
       {wrong && <p className={styles.aside}>{PIECE_FIELDS.isNotAWeight(text)}</p>}

@@ -3,13 +3,14 @@
 import { shownFigures } from '@/core/builds/figures';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import dynamic from 'next/dynamic';
 import { type ReactNode, memo, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
 import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
 import type { OrderPrice } from '@/core/pricing/order-price';
-import type { Part } from '@/core/parts/parts';
-import { toMm } from '@/core/units/length';
+import { DEPTH_STEP, depthText } from '@/core/units/format-length';
+import { weightText } from '@/core/units/weight';
 import { type Working, workingText } from '@/core/working';
 import type { Hanging } from '@/core/parts/hanging';
 import type { WorkedOut } from '@/core/work-out';
@@ -17,10 +18,12 @@ import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
-import { figureName, legName, partName } from '@/words/builds';
-import { HARDWARE_NAMES, LINE_NAMES, hangingText } from '@/words/materials';
+import { figureName } from '@/words/builds';
+import { LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
+
+const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts));
 
 function Line({
   name,
@@ -143,62 +146,8 @@ function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
   ));
 }
 
-function PartLine({ part }: { part: Part }) {
-  if (part.kind === 'leg')
-    return (
-      <>
-        <span>
-          {part.count} {legName(part.of)}, {part.side}
-        </span>
-        <span className="num">
-          <Len value={part.cut.longPoint} bare fine /> {TAPE.longPoint}
-        </span>
-      </>
-    );
-  if (part.kind === 'strip')
-    return (
-      <>
-        <span>
-          {part.count} × {partName(part.part)}
-        </span>
-        <span className="num">
-          <Len value={part.cutLength ?? part.height!} fine />
-        </span>
-      </>
-    );
-  return (
-    <>
-      <span>{part.sheet ? part.name : partName(part.part)}</span>
-      <span className="num">
-        <SizeText of={part.cut} fine />
-      </span>
-    </>
-  );
-}
-
-function Parts({ worked }: { worked: WorkedOut }) {
-  return (
-    <ul className={styles.parts}>
-      {worked.parts.map((part, index) => (
-        <li key={index}>
-          <PartLine part={part} />
-        </li>
-      ))}
-      {worked.hardware.map((item, index) => (
-        <li key={`${item.item} ${index}`}>
-          <span>
-            {HARDWARE_NAMES[item.item]}
-            {item.rating ? `, ${item.rating} kg` : ''}
-            {item.size ? `, ${toMm(item.size)} mm` : ''}
-          </span>
-          <span className="num">{item.count ?? (item.length && <Len value={item.length} />)}</span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
 export const Tape = memo(function Tape({ worked, former = false, onApply }: TapeProps) {
+  const { unit } = useUnit();
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
   const under = (line: string) =>
@@ -225,8 +174,8 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         {under('own')}
         <Line
           name={TAPE.stack}
-          note={stack.room === undefined ? undefined : TAPE.roomMm(toMm(stack.room).toFixed(1))}
-          figure={<Len value={stack.total} unit="mm" fine />}
+          note={stack.room === undefined ? undefined : TAPE.room(depthText(stack.room, unit))}
+          figure={<Len value={stack.total} step={DEPTH_STEP[unit]} />}
           workings={['stack.total', 'stack.room'].flatMap((key) => workings[key] ?? [])}
         />
         {under('depth')}
@@ -242,7 +191,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
         <li className={styles.line}>
           <ButtonBase aria-expanded={parts} onClick={() => setParts(!parts)}>
             <span>
-              {TAPE.parts} <small className="soft">{TAPE.cutSizesKg(weight.kg.toFixed(1))}</small>
+              {TAPE.parts} <small className="soft">{TAPE.cutSizes(weightText(weight.kg, unit))}</small>
             </span>
             <span className="num">{worked.parts.reduce((sum, part) => sum + part.count, 0)}</span>
           </ButtonBase>

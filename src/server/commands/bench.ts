@@ -1,11 +1,15 @@
 /** What happens to a job in the shop: steps begun and done, checks, holds, and the hand-over. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { CHECK_POINTS, type CheckPoint, STEPS, type StepKey, redoFrom, sentBackTo } from '@/core/route/steps';
+import { resultOf } from '@/core/agreed';
+import { Has } from '@/core/instructions/has';
+import { checkPointsOf, mustTick } from '@/core/instructions/points';
+import { CHECK_POINTS, type CheckPoint, STEPS, redoFrom, sentBackTo } from '@/core/route/steps';
 import { blocks, jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import {
   type JobRow,
   type StepRow,
+  agreedOf,
   finishStep,
   insertEvent,
   jobsOfOrder,
@@ -18,7 +22,7 @@ import {
   touchJob,
 } from '@/db/queries/jobs';
 import { paymentsOf, setOrderState } from '@/db/queries/orders';
-import type { CommandResult, Handler } from '../door';
+import type { CommandResult, Context, Handler } from '../door';
 import { freshOrder } from './orders';
 
 async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{ job: JobRow; steps: StepRow[] }>> {
@@ -36,10 +40,15 @@ const told = (job: JobRow, what: string, before: unknown, after: unknown): Outco
     touched: [`job:${job.ticket}`, `order:${job.order_id}`, 'board'],
   });
 
-/** The fit is not closed while the insisted point and the right way up are unticked. */
-const CLOSING: Partial<Record<StepKey, readonly string[]>> = { fit: ['insisted-kept', 'right-way-up'] };
+/** What the piece of a job has; undefined for a job from before anything was kept. */
+async function pieceOf(tx: Tx, jobId: string, { app }: Context): Promise<Has | undefined> {
+  const agreed = await agreedOf(tx, jobId);
+  const books = await app.booksIn(tx);
+  return agreed && books && new Has(resultOf(agreed), books.settings);
+}
 
-export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step, to, ticks }, { now, by }) => {
+export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step, to, ticks }, context) => {
+  const { now, by } = context;
   const found = await freshJob(tx, jobId, revision);
   if (!found.ok) return found;
   const { job, steps } = found.value;
@@ -58,7 +67,8 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
     const stop = blocks(steps, step);
     if (stop) return bad(stop);
     if (step === 'final-check' && to === 'done') return bad(issue('step-elsewhere', { step }));
-    const unticked = to === 'done' ? CLOSING[step]?.find((tick) => !ticks.includes(tick)) : undefined;
+    const piece = to === 'done' ? await pieceOf(tx, jobId, context) : undefined;
+    const unticked = piece && mustTick(step, piece).find((tick) => !ticks.includes(tick));
     if (unticked) return bad(issue('enclosure-open', { tick: unticked }));
     if (to === 'doing') await startStep(tx, jobId, step, now);
     else await finishStep(tx, jobId, step, now, by);
@@ -74,14 +84,16 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
   return told(job, `step ${to}`, { step, state: before.state }, { step, state: to });
 };
 
-export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, points }, { now, by }) => {
+export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, points }, context) => {
+  const { now, by } = context;
   const found = await freshJob(tx, jobId, revision);
   if (!found.ok) return found;
   const { job, steps } = found.value;
   if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
   const stop = blocks(steps, 'final-check');
   if (stop) return bad(stop);
-  const all = Object.keys(CHECK_POINTS) as CheckPoint[];
+  const piece = await pieceOf(tx, jobId, context);
+  const all = piece ? checkPointsOf(piece) : (Object.keys(CHECK_POINTS) as CheckPoint[]);
   const failed = all.filter((point) => typeof points[point] === 'object');
   if (failed.length === 0) {
     const open = all.find((point) => points[point] !== 'ok');

@@ -13,6 +13,7 @@ const SCRIPTS = ['latin', 'latin-ext', 'vietnamese', 'cyrillic', 'cyrillic-ext',
 type Script = (typeof SCRIPTS)[number];
 
 interface Face {
+  readonly name: string;
   readonly bytes: Buffer;
   readonly has: (codePoint: number) => boolean;
 }
@@ -26,7 +27,7 @@ function faceOf(script: Script, weight: Weight): Face {
   if (known) return known;
   const bytes = fs.readFileSync(path.join(folder(), name));
   const font = fontkit.create(bytes) as fontkit.Font;
-  const face = { bytes, has: (codePoint: number) => font.hasGlyphForCodePoint(codePoint) };
+  const face = { name, bytes, has: (codePoint: number) => font.hasGlyphForCodePoint(codePoint) };
   faces.set(name, face);
   return face;
 }
@@ -34,7 +35,7 @@ function faceOf(script: Script, weight: Weight): Face {
 /** A stretch of text in one face. */
 export interface Run {
   readonly text: string;
-  readonly face: Buffer;
+  readonly face: Face;
   readonly features: PDFKit.Mixins.OpenTypeFeatures[];
 }
 const FIGURES: PDFKit.Mixins.OpenTypeFeatures[] = ['lnum', 'tnum'];
@@ -64,7 +65,7 @@ function scriptRuns(text: string, weight: Weight): Run[] {
     if (last && faceOf(last.script, weight).has(sign.codePointAt(0)!)) last.text += sign;
     else runs.push({ text: sign, script: scriptOf(sign, weight) ?? 'latin' });
   }
-  return runs.map((run) => ({ text: run.text, face: faceOf(run.script, weight).bytes, features: FIGURES }));
+  return runs.map((run) => ({ text: run.text, face: faceOf(run.script, weight), features: FIGURES }));
 }
 
 /** Pieces of a text: a fraction is set as one, a hair from its whole number; the rest plain, each in the face that has it. */
@@ -72,7 +73,7 @@ export function runsOf(text: string, weight: Weight): Run[] {
   const parts = printable(text, weight).split(/((?<!\d)\d{1,3}\/\d{1,3}(?!\d))/);
   return parts.flatMap((part, index): Run[] => {
     if (index % 2 === 1)
-      return [{ text: part.replace('/', FRACTION_SLASH), face: faceOf('latin', weight).bytes, features: FRACTION }];
+      return [{ text: part.replace('/', FRACTION_SLASH), face: faceOf('latin', weight), features: FRACTION }];
     const before = index < parts.length - 1 ? part.replace(/(?<=\d) $/, '') : part;
     return scriptRuns(before, weight);
   });

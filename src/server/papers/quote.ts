@@ -1,6 +1,7 @@
 /** The quote, and after the yes the order on paper: each piece drawn, its lines, the total, the deposit, until when. */
 import type { OrderView, ShopView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
+import { scoped } from '@/core/jobs/scope';
 import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
 import { defaultSettings } from '@/core/settings';
@@ -8,9 +9,10 @@ import type { Unit } from '@/core/units/length';
 import { good } from '@/core/issue';
 import { formatMoney } from '@/core/units/money';
 import { type WorkedOut, workOut } from '@/core/work-out';
-import { buildName } from '@/words/builds';
-import { LINE_NAMES, dayName, suppliedNames } from '@/words/materials';
+import { buildName, scopeName } from '@/words/builds';
+import { KIND_NAMES, LINE_NAMES, dayName, hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
+import { suppliedNames } from './supplied';
 import { QUOTE } from '@/words/screens/papers';
 
 const LEFT = 18;
@@ -39,7 +41,19 @@ function head(sheet: Sheet, order: OrderView, shop: string): void {
 
 const TALL = 68;
 
-function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): void {
+/** What somebody could think is in the price, and is not. */
+function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut): string[] {
+  const { frame, assembled, delivered } = scoped(design.scope, design.build);
+  return [
+    !frame && QUOTE.aFrame,
+    frame && stack.layers.every((layer) => layer.group !== 'glazing') && QUOTE.glazing,
+    assembled === 'customer' && QUOTE.assembly,
+    frame && !hanging && QUOTE.hangers,
+    !delivered && QUOTE.delivery,
+  ].filter((one) => one !== false);
+}
+
+function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): number {
   const right = sheet.width - LEFT;
   const { resolved, sizes, price } = worked;
   const outside = sizes.outside ?? sizes.package;
@@ -47,7 +61,7 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
   const x = LEFT + 58;
   sheet.text(resolved.design.piece.title || QUOTE.piece(index + 1), x, top + 5, { size: 13.5, weight: 'bold' });
   sheet.text(
-    QUOTE.outside(
+    (scoped(resolved.design.scope, resolved.design.build).frame ? QUOTE.outside : QUOTE.unframed)(
       buildName(resolved.design.build),
       resolved.moulding.name,
       sheet.length(outside.w, { bare: true, fine: false }),
@@ -57,8 +71,19 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
     top + 10.5,
     { size: 10 },
   );
-  sheet.text(suppliedNames(worked).join('; '), x, top + 15, { size: 10, colour: SOFT });
-  let y = top + 22;
+  const { piece: it, scope } = resolved.design;
+  const own = QUOTE.ofPiece(
+    (KIND_NAMES[it.kind] ?? it.kind).toLowerCase(),
+    sheet.length(it.width, { bare: true, fine: false }),
+    sheet.length(it.height, { fine: false }),
+  );
+  const told = [
+    ...(resolved.design.build === 'mirror' ? [] : [own]),
+    scopeName(scope ?? 'ready to hang').toLowerCase(),
+    ...suppliedNames(worked),
+    hangingText(worked.hanging).toLowerCase(),
+  ].join('; ');
+  let y = sheet.paragraph(told, x, top + 15, right - x, { size: 10, colour: SOFT }) + 2.4;
   const row = (name: string, amount: string, weight: 'text' | 'bold' = 'text') => {
     sheet.text(name, x, y, { size: 10.5, weight });
     sheet.text(amount, right, y, { size: 10.5, weight, align: 'right' });
@@ -70,7 +95,11 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): voi
   y += 1;
   row(QUOTE.thisPiece, price ? formatMoney(price.price) : '', 'bold');
   if (resolved.design.insists)
-    sheet.paragraph(QUOTE.youAsked(resolved.design.insists), x, y + 1, right - x, { size: 10 });
+    y = sheet.paragraph(QUOTE.youAsked(resolved.design.insists), x, y + 1, right - x, { size: 10 });
+  const left = notIncluded(worked);
+  if (left.length > 0)
+    y = sheet.paragraph(QUOTE.notIncluded(left.join(', ')), x, y + 1, right - x, { size: 10, colour: SOFT });
+  return Math.max(top + TALL, y + 6);
 }
 
 function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number): void {
@@ -125,8 +154,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
       sheet.newPage();
       y = 20;
     }
-    piece(sheet, worked, index, y);
-    y += TALL;
+    y = piece(sheet, worked, index, y);
   }
   if (y + 40 > sheet.height - 16) {
     sheet.newPage();

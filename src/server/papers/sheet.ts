@@ -72,8 +72,25 @@ export class Sheet {
     return top;
   }
 
+  /** Takes the face of a run in hand; by its name, since bytes would be read as a font anew each time. */
+  private in({ face }: Run): PDFKit.PDFDocument {
+    if (!this.faces.has(face.name)) {
+      this.file.registerFont(face.name, face.bytes);
+      this.faces.add(face.name);
+    }
+    return this.file.font(face.name);
+  }
+  private readonly faces = new Set<string>();
+
+  /** Widths of what was measured once, at one point: setting a text anew each time costs most of a page. */
+  private readonly measured = new Map<string, number>();
   private widthOf(run: Run, size: number): number {
-    return this.file.font(run.face).fontSize(size).widthOfString(run.text, { features: run.features }) / POINTS_PER_MM;
+    const key = `${run.face.name} ${run.features.join()} ${run.text}`;
+    const known =
+      this.measured.get(key) ??
+      this.in(run).fontSize(1).widthOfString(run.text, { features: run.features }) / POINTS_PER_MM;
+    this.measured.set(key, known);
+    return known * size;
   }
 
   /** Width of a text in millimetres. */
@@ -92,8 +109,7 @@ export class Sheet {
     const width = runs.reduce((sum, run) => sum + run.width, 0);
     let place = align === 'left' ? x : align === 'right' ? x - width : x - width / 2;
     for (const run of runs) {
-      this.file
-        .font(run.face)
+      this.in(run)
         .fontSize(size)
         .fillColor(colour)
         .text(run.text, pt(place), pt(y), { lineBreak: false, baseline: 'alphabetic', features: run.features });
@@ -102,22 +118,37 @@ export class Sheet {
     return width;
   }
 
+  /** A text broken into lines no wider than `width` millimetres. */
+  lines(text: string, width: number, { size = 10.5, weight = 'text' }: TextStyle = {}): string[] {
+    const lines: string[] = [];
+    const blank = this.measure(' ', size, weight);
+    let line = '';
+    let long = 0;
+    for (const word of text.split(/\s+/).flatMap((word) => word.match(/.{1,60}/gu) ?? [])) {
+      const wide = this.measure(word, size, weight);
+      if (line && long + blank + wide > width) {
+        lines.push(line);
+        line = word;
+        long = wide;
+      } else {
+        long += (line ? blank : 0) + wide;
+        line = line ? `${line} ${word}` : word;
+      }
+    }
+    return [...lines, line];
+  }
+
+  /** From one line of a text of this size to the next, in millimetres. */
+  static lead(size: number): number {
+    return (size * 1.3) / POINTS_PER_MM;
+  }
+
   /** Writes in lines no wider than `width`; answers the baseline after the last. */
   paragraph(text: string, x: number, y: number, width: number, style: TextStyle & { lead?: number } = {}): number {
-    const { size = 10.5, weight = 'text' } = style;
-    const lead = style.lead ?? (size * 1.3) / POINTS_PER_MM;
-    let line = '';
-    let place = y;
-    for (const word of text.split(/\s+/).flatMap((word) => word.match(/.{1,60}/gu) ?? [])) {
-      const longer = line ? `${line} ${word}` : word;
-      if (line && this.measure(longer, size, weight) > width) {
-        this.text(line, x, place, style);
-        place += lead;
-        line = word;
-      } else line = longer;
-    }
-    if (line) this.text(line, x, place, style);
-    return place + lead;
+    const lead = style.lead ?? Sheet.lead(style.size ?? 10.5);
+    const lines = this.lines(text, width, style);
+    for (const [index, line] of lines.entries()) this.text(line, x, y + index * lead, style);
+    return y + lines.length * lead;
   }
 
   /** A length as text; to a sixteenth or a millimetre unless `fine`, then with a mark where even that is not exact. */

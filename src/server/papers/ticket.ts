@@ -1,19 +1,28 @@
-/** The job ticket: what the bench needs at a glance, good in black and white. One page for each piece. */
-import { shownFigures } from '@/core/builds/figures';
+/**
+ * The job ticket: what the bench needs at a glance, good in black and white. The piece and its facts first, then what
+ * the hands do, step by step, as the bench has it; as many pages as that takes.
+ */
 import bwipjs from 'bwip-js/node';
 import type { JobView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
-import { markingOut } from '@/core/sizing/mats';
-import { type Unit, toMm } from '@/core/units/length';
-import { cautionName } from '@/words/issues';
+import type { BigFigure, Line } from '@/core/instructions/line';
+import { type Length, type Unit, length } from '@/core/units/length';
+import { ratedText, weightText } from '@/core/units/weight';
 import { pointName, stationName, stepName } from '@/words/bench';
-import { buildName, figureName, legName, partName } from '@/words/builds';
-import { HARDWARE_NAMES, KIND_NAMES, dayName, hangingText } from '@/words/materials';
-import { SOFT, Sheet } from './sheet';
+import { buildName } from '@/words/builds';
+import { sayLine } from '@/words/instructions';
+import { bigName, ruleText } from '@/words/rule';
+import { cautionName } from '@/words/issues';
+import { HARDWARE_NAMES, KIND_NAMES, dayName } from '@/words/materials';
 import { TICKET } from '@/words/screens/papers';
+import { SOFT, Sheet } from './sheet';
 
 const LEFT = 14;
+const GAP = 8;
+const DRAWN = { front: 52, section: 20 } as const;
+const FOOT = 15;
+const HEAD = 20;
 
 async function head(sheet: Sheet, job: JobView, shop: string): Promise<void> {
   const right = sheet.width - LEFT;
@@ -36,194 +45,148 @@ function insisted(sheet: Sheet, job: JobView, y: number): number {
   const { insists } = job.worked.resolved.design;
   if (!insists) return y;
   const width = sheet.width - 2 * LEFT;
-  const tall = sheet.measure(insists, 14, 'bold') > width - 10 ? 19 : 13;
+  const lines = sheet.lines(insists, width - 6, { size: 14, weight: 'bold' }).length;
+  const tall = 6.5 + lines * Sheet.lead(14);
   sheet.box(LEFT, y, width, tall);
   sheet.text(TICKET.customerInsists, LEFT + 3, y + 4.2, { size: 8.5, colour: SOFT });
   sheet.paragraph(insists, LEFT + 3, y + 10, width - 6, { size: 14, weight: 'bold' });
   return y + tall + 4;
 }
 
-/** One figure with its name above, as the hands look for it. */
-function figure(sheet: Sheet, name: string, text: string, x: number, y: number, size = 20): void {
-  sheet.text(name, x, y, { size: 9, colour: SOFT });
-  sheet.text(text, x, y + size * 0.42, { size, weight: 'heavy' });
-}
-
-function cutLegs(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
-  const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
-  const legs = worked.parts.filter((part) => part.kind === 'leg');
-  let y = top;
-  let named = '';
-  const many = legs.length > 2;
-  for (const leg of [...legs].reverse()) {
-    const name = `${legName(leg.of)} ${leg.name}`;
-    if (name !== named) {
-      const heading = legName(leg.of).replace(/^./, (first) => first.toUpperCase());
-      const wide = sheet.text(heading, x, y, { size: 12, weight: 'bold' });
-      sheet.text(TICKET.mitre45(leg.name), x + wide + 3, y, { size: 10.5 });
-      named = name;
-      y += 6;
-    }
-    figure(sheet, TICKET.ofLongPoint(leg.count, leg.side), len(leg.cut.longPoint), x, y, many ? 15 : 20);
-    if (leg.cut.rabbetLength) figure(sheet, 'rabbet', len(leg.cut.rabbetLength), x + 47, y, many ? 12 : 14);
-    figure(sheet, TICKET.shortPoint, len(leg.shortPoint), x + 72, y, many ? 12 : 14);
-    y += many ? 11.5 : 14.5;
-  }
-  if (legs.some(({ cut, longPoint }) => cut.longPoint !== longPoint)) {
-    sheet.text(TICKET.longPointsAndRabbets, x, y, { size: 8.5, colour: SOFT });
-    y += 4;
-  }
-  return y + 2;
-}
-
-/** Flat parts of one size, told once: mats, glass and backing as a rule. */
-function cutSheets(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
-  const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
-  const flat = worked.parts.filter((part) => part.kind === 'flat');
-  const bySize = new Map<string, typeof flat>();
-  for (const part of flat) {
-    const key = `${part.cut.w}x${part.cut.h}`;
-    bySize.set(key, [...(bySize.get(key) ?? []), part]);
-  }
-  let y = top;
-  for (const parts of bySize.values()) {
-    const big = parts.length > 1;
-    const names = [...new Set(parts.map((part) => (part.sheet ? part.name : partName(part.part))))].join(', ');
-    const size = `${len(parts[0]!.cut.w)} × ${len(parts[0]!.cut.h)}`;
-    if (!big && bySize.size > 2) {
-      sheet.text(names, x, y, { size: 9, colour: SOFT });
-      sheet.text(size, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
-      y += 5.4;
-      continue;
-    }
-    y = sheet.paragraph(names, x, y, sheet.width - LEFT - x, { size: 9, colour: SOFT }) - 3.2;
-    sheet.text(size, x, y + 8, { size: big ? 20 : 14, weight: 'heavy' });
-    y += 14;
-  }
-  for (const part of flat.filter((one) => one.layer)) {
-    const { window, border } = part.layer!.cut;
-    const hidden = part.part === 'hidden spacer' ? TICKET.hiddenSpacer : `window, ${part.name}`;
-    figure(sheet, hidden, `${len(window.w)} × ${len(window.h)}`, x, y, 14);
-    sheet.text(
-      TICKET.guideLeftRightTop(len(border.left), len(border.right), len(border.top), len(border.bottom)),
-      x,
-      y + 10,
-      { size: 9.5 },
-    );
-    const { centre, half } = markingOut(part.layer!);
-    sheet.text(
-      TICKET.fromTheBackCentre(len(centre.fromLeft), len(centre.fromTop), len(half.left), len(half.top)),
-      x,
-      y + 14.2,
-      { size: 8.5, colour: SOFT },
-    );
-    y += 18.5;
-  }
-  for (const part of worked.parts.filter((one) => one.kind === 'strip')) {
-    const long = part.cutLength === undefined ? '' : len(part.cutLength);
-    const deep = part.height === undefined ? '' : TICKET.deep(long ? ', ' : '', len(part.height));
-    sheet.text(`${part.count} × ${partName(part.part)}`, x, y, { size: 9, colour: SOFT });
-    sheet.text(`${long}${deep}`, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
-    y += 5.4;
-  }
-  return y + 2;
-}
-
-/** What this build adds: riser, insert, floor of a box. */
-function ownFigures(sheet: Sheet, { worked }: JobView, x: number, top: number): number {
-  const len = (value: Parameters<Sheet['length']>[0]) => sheet.length(value, { bare: true });
-  let y = top;
-  for (const figure of shownFigures(worked.sizes.figures)) {
-    const text = figure.unit === 'length' ? len(figure.value) : `${len(figure.value.w)} × ${len(figure.value.h)}`;
-    sheet.text(figureName(figure.key), x, y, { size: 9, colour: SOFT });
-    sheet.text(text, sheet.width - LEFT, y, { size: 11, weight: 'bold', align: 'right' });
-    y += 5.2;
-  }
-  return y;
-}
-
-function cutSizes(sheet: Sheet, job: JobView, x: number, top: number): number {
-  return ownFigures(sheet, job, x, cutSheets(sheet, job, x, cutLegs(sheet, job, x, top))) + 3;
-}
-
-function fitting(sheet: Sheet, { worked }: JobView, x: number, top: number, width: number): number {
-  const { hanging, hardware, stack, weight } = worked;
+/** What is to hand before the first step: room, weight, fixings, how it hangs, and what was accepted. */
+function facts(sheet: Sheet, { worked, reasons }: JobView, { x, width, top }: Column, unit: Unit): number {
+  const { hardware, stack, weight } = worked;
   let y = top;
   const row = (name: string, text: string) => {
-    sheet.text(name, x, y, { size: 10.5, colour: SOFT });
-    sheet.text(text, x + width, y, { size: 10.5, weight: 'bold', align: 'right' });
-    sheet.rule(y + 1.6, { from: x, to: x + width, width: 0.3 });
-    y += 5.4;
+    const low = sheet.paragraph(name, x, y, width - sheet.measure(text, 10, 'bold') - 2, {
+      size: 10,
+      colour: SOFT,
+    });
+    sheet.text(text, x + width, y, { size: 10, weight: 'bold', align: 'right' });
+    y = low + 0.7;
+    sheet.rule(y - 3.2, { from: x, to: x + width, width: 0.3 });
   };
+  const long = (value: Length) => `${ruleText(value, unit)} ${unit}`;
   if (stack.room !== undefined)
     row(
-      TICKET.roomBehindThePackage,
-      `${toMm(stack.room).toFixed(1)} mm${stack.fillerUpTo > 0 ? TICKET.fillUpTo(toMm(stack.fillerUpTo).toFixed(1)) : ''}`,
+      stack.room < 0 ? TICKET.standsProud : TICKET.roomBehindThePackage,
+      `${long(length(Math.abs(stack.room)))}${stack.fillerUpTo > 0 ? TICKET.fillUpTo(long(stack.fillerUpTo)) : ''}`,
     );
-  row(TICKET.weight, `${weight.kg.toFixed(1)} kg`);
+  row(TICKET.weight, weightText(weight.kg, unit));
   for (const item of hardware)
     row(
-      `${HARDWARE_NAMES[item.item]}${item.rating ? TICKET.ratedKg(item.rating) : ''}${item.size ? `, ${toMm(item.size)} mm` : ''}`,
-      item.count === undefined && item.length ? sheet.length(item.length, { fine: false }) : String(item.count ?? ''),
+      `${HARDWARE_NAMES[item.item]}${item.rating ? TICKET.rated(ratedText(item.rating, unit)) : ''}${item.size ? `, ${long(item.size)}` : ''}`,
+      item.count === undefined && item.length ? long(item.length) : String(item.count ?? ''),
     );
-  if (hanging?.by === 'wire' && !hanging.noWire) {
-    row(TICKET.ringsBelowTheTop, sheet.length(hanging.ringDrop, { fine: false }));
-    row(TICKET.hookBelowTheTop, sheet.length(hanging.wireDrop, { fine: false }));
-  }
-  if (hanging?.noWire) row(TICKET.hanging, TICKET.twoHooksOrA);
-  else if (hanging && hanging.by !== 'wire') row(TICKET.hanging, hangingText(hanging).toLowerCase());
+  for (const [code, reason] of Object.entries(reasons))
+    y = sheet.paragraph(TICKET.accepted(cautionName(code), reason), x, y, width, { size: 9, colour: SOFT });
   return y;
 }
 
-function steps(sheet: Sheet, job: JobView, top: number, columns = 2, pitch = 6.2): void {
-  const width = columns === 1 ? 78 : (sheet.width - 2 * LEFT - 8) / 2;
-  const half = Math.ceil(job.steps.length / columns);
-  job.steps.forEach((step, index) => {
-    const x = LEFT + (index >= half ? width + 8 : 0);
-    const y = top + (index % half) * pitch;
+interface Column {
+  readonly x: number;
+  readonly width: number;
+  readonly top: number;
+}
+
+function columnsOf(sheet: Sheet, left: number, right: number): [Column, Column] {
+  const width = (sheet.width - 2 * LEFT - GAP) / 2;
+  return [
+    { x: LEFT, width, top: left },
+    { x: LEFT + width + GAP, width, top: right },
+  ];
+}
+
+/** Down a column, into the next, over to a new page; no block is torn apart. */
+class Flow {
+  private at = 0;
+  private y: number;
+  constructor(
+    private readonly sheet: Sheet,
+    private readonly ticket: string,
+    private readonly columns: Column[],
+  ) {
+    this.y = columns[0]!.top;
+  }
+
+  /** Where a block of this height is written, and the beginning of the next beside it. */
+  place(height: number, { keep = 0 } = {}): Column & { readonly y: number } {
+    let column = this.columns[this.at]!;
+    if (this.y + height + keep > this.sheet.height - FOOT && this.y > column.top) {
+      this.at += 1;
+      if (!this.columns[this.at]) {
+        foot(this.sheet);
+        this.sheet.newPage();
+        this.sheet.text(this.ticket, LEFT, 14, { size: 14, weight: 'heavy' });
+        this.columns.push(...columnsOf(this.sheet, HEAD + 4, HEAD + 4));
+      }
+      column = this.columns[this.at]!;
+      this.y = column.top;
+    }
+    const { y } = this;
+    this.y += height;
+    return { ...column, y };
+  }
+}
+
+const SAID = 9;
+const FIGURE = { first: 15, other: 11 } as const;
+
+const figureText = ({ value }: BigFigure, unit: Unit): string =>
+  typeof value === 'number' ? ruleText(value, unit) : `${ruleText(value.w, unit)} × ${ruleText(value.h, unit)}`;
+
+function instruction(sheet: Sheet, flow: Flow, said: Line, unit: Unit): void {
+  const text = sayLine(said, unit);
+  const { width } = columnsOf(sheet, 0, 0)[0];
+  const tall = sheet.lines(text, width - 4, { size: SAID }).length * Sheet.lead(SAID);
+  const figures = said.big ?? [];
+  const { x, y } = flow.place(tall + (figures.length > 0 ? 6.6 : 0));
+  sheet.text('–', x, y, { size: SAID, colour: SOFT });
+  sheet.paragraph(text, x + 4, y, width - 4, { size: SAID });
+  let right = x + 4;
+  for (const [index, figure] of figures.entries()) {
+    const size = index === 0 ? FIGURE.first : FIGURE.other;
+    right += sheet.text(figureText(figure, unit), right, y + tall + 1.2, { size, weight: 'heavy' }) + 1.5;
+    right += sheet.text(bigName(figure.name), right, y + tall + 1.2, { size: 8.5, colour: SOFT }) + 4;
+  }
+}
+
+/** Each step of the route with a box to tick, and what is done at it. */
+function steps(sheet: Sheet, job: JobView, columns: Column[], unit: Unit): void {
+  const flow = new Flow(sheet, job.ticket, columns);
+  const told = new Map(job.instructions.map(({ step, lines }) => [step, lines]));
+  for (const step of job.steps) {
+    const lines = told.get(step.step) ?? [];
+    const { x, y: above, width } = flow.place(lines.length > 0 ? 6.6 : 5.4, { keep: lines.length > 0 ? 11 : 0 });
+    const y = above + 1.4;
     sheet.box(x, y - 3.3, 3.6, 3.6);
-    sheet.text(stepName(step.step), x + 6, y, { size: 10.5 });
+    sheet.text(stepName(step.step), x + 6, y, { size: 10.5, weight: 'bold' });
     sheet.text(`${stationName(step.station)}${step.minutes ? TICKET.min(step.minutes) : ''}`, x + width, y, {
       size: 9,
       colour: SOFT,
       align: 'right',
     });
-  });
+    for (const said of lines) instruction(sheet, flow, said, unit);
+  }
+}
+
+function foot(sheet: Sheet): void {
+  const notes = [
+    TICKET.plusAndMinus,
+    TICKET.lookAtGlovesAnd(pointName('no-defect').toLowerCase(), pointName('mitres-paired').toLowerCase()),
+  ];
+  notes.forEach((note, index) => sheet.text(note, LEFT, sheet.height - 11.5 + index * 4, { size: 8.5, colour: SOFT }));
 }
 
 export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, TICKET.ticket(job.ticket));
   await head(sheet, job, shop);
   const top = insisted(sheet, job, 46) + 4;
-  const x = 104;
-  const afterCuts = cutSizes(sheet, job, x, top);
-  sheet.scene(frontScene(job.worked), LEFT - 2, top - 4, 86, 92, 10);
-  const drawn = top + 92;
-  sheet.scene(sectionScene(job.worked), LEFT, drawn, 78, 30, 8.5);
-  const y = Math.max(afterCuts, drawn + 36);
-  const afterFit = fitting(sheet, job, x, afterCuts + 1, sheet.width - LEFT - x);
-  const reasons = Object.entries(job.reasons);
-  reasons.slice(0, 3).forEach(([code, reason], index) =>
-    sheet.text(TICKET.accepted(cautionName(code), reason.slice(0, 34)), LEFT, y + index * 4.6, {
-      size: 9,
-      colour: SOFT,
-    }),
-  );
-  const low = Math.max(y + reasons.length * 4.6, afterFit) + 5;
-  const room = sheet.height - 14;
-  if (low + 7 + Math.ceil(job.steps.length / 2) * 6.2 <= room || reasons.length > 0) {
-    sheet.rule(low, { from: LEFT, to: sheet.width - LEFT });
-    steps(sheet, job, low + 7);
-  } else {
-    // A long list of cuts leaves no room below: the steps stand under the section instead.
-    const under = drawn + 40;
-    steps(sheet, job, under, 1, Math.min(6.2, (room - under) / job.steps.length));
-  }
-  sheet.text(
-    TICKET.lookAtGlovesAnd(pointName('no-defect').toLowerCase(), pointName('mitres-paired').toLowerCase()),
-    LEFT,
-    sheet.height - 9,
-    { size: 9, colour: SOFT },
-  );
+  const [left, right] = columnsOf(sheet, top, top);
+  sheet.scene(frontScene(job.worked), right.x, top - 4, right.width, DRAWN.front, 10);
+  sheet.scene(sectionScene(job.worked), right.x, top + DRAWN.front, right.width, DRAWN.section, 8.5);
+  const after = facts(sheet, job, { ...right, top: top + DRAWN.front + DRAWN.section + 8 }, unit);
+  steps(sheet, job, [left, { ...right, top: after + 2 }], unit);
+  foot(sheet);
   return sheet.done();
 }

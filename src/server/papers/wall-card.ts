@@ -3,6 +3,7 @@ import type { JobView } from '@/contract/views';
 import { backScene } from '@/core/drawing/back';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
+import { mustCarryText, weightText } from '@/core/units/weight';
 import { hangingText } from '@/words/materials';
 import { SOFT, Sheet } from './sheet';
 import { WALL_CARD } from '@/words/screens/papers';
@@ -38,12 +39,12 @@ export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<
   sheet.rule(83, { from: LEFT, to: wide });
   const heavy =
     weight.kg > settings.noWireKg || (outside.w > settings.noWireWide.width && weight.kg > settings.noWireWide.kg);
-  const rating = Math.ceil(hanging?.apart === undefined ? weight.kg * settings.safety : hanging.hooks.kg);
+  const rating = mustCarryText(hanging?.apart === undefined ? weight.kg * settings.safety : hanging.hooks.kg, unit);
   sheet.paragraph(
     WALL_CARD.foot({
       w: len(outside.w),
       h: len(outside.h),
-      kg: weight.kg.toFixed(1),
+      weighs: weightText(weight.kg, unit),
       rating,
       each: hanging?.apart !== undefined,
       heavy,

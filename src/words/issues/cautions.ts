@@ -36,12 +36,12 @@ export const CAUTIONS: Sentences<CautionCode> = {
     `The longest leg is ${len('leg')}; a stick is ${len('stick')} less ${len('trim')} at each end.`,
   'rabbet-narrow': ({ len }) =>
     `A rabbet of ${len('rabbet')} could let the package slip out; ${len('least')} is wanted.`,
-  'moulding-weak': ({ f }) => `The piece weighs ${f.kg} kg; this moulding carries ${f.limit} kg.`,
+  'moulding-weak': ({ heavy }) => `The piece weighs ${heavy('kg')}; this moulding carries ${heavy('limit')}.`,
   'no-uv': () => 'Worth keeping, but the glazing does not hold back ultraviolet light.',
   'not-archival': ({ f }) => `${f.name} is not acid-free, and the piece cannot be had again.`,
-  'no-wire': ({ f }) =>
-    `At ${f.kg} kg and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
-  'hanger-weak': ({ f }) => `Each ring must be rated ${f.needed} kg; none in stock is.`,
+  'no-wire': ({ heavy }) =>
+    `At ${heavy('kg')} and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
+  'hanger-weak': ({ heavy }) => `Each ring must be rated ${heavy('needed')}; none in stock is.`,
   'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
   'adhesive-on-document': ({ f }) =>
     `${cap(STUCK[String(f.mount)] ?? 'Tape or glue')} on an original or a document take from its value: corners or edge strips instead.`,
@@ -79,8 +79,8 @@ export const CAUTIONS: Sentences<CautionCode> = {
   'thick-paint': () => 'The paint stands high: never face down under weight, never pressed.',
   'safety-glazing': ({ f }) =>
     `${PLACE_NAMES[String(f.place)] ?? 'There'}: safety glazing or acrylic; local codes decide.`,
-  heavy: ({ f }) =>
-    `${f.kg} kg: two people lift it, two hooks or a cleat fixed into structure; local codes decide, a licensed installer where they require one.`,
+  heavy: ({ heavy }) =>
+    `${heavy('kg')}: two people lift it, two hooks or a cleat fixed into structure; local codes decide, a licensed installer where they require one.`,
   'wire-orientation': () => 'As high as wide: the top and the ring side are marked on the ticket and the back.',
   'value-high': ({ cash }) => `Worth ${cash('value')}, over ${cash('limit')}: a written agreement and a locked place.`,
   'lead-time': ({ f }) => `Promised for ${f.promised}, but the material is here on ${f.here}.`,

@@ -9,7 +9,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'not-seen': () => 'letters or figures that can be seen',
   'day-out-of-range': () => 'a day from 2000 to 2199',
   'not-a-pin': () => 'a PIN is four to eight digits',
-  'fraction-not-proper': 'a fraction smaller than one',
+  'fraction-not-proper': () => 'a fraction smaller than one',
   'not-a-length': () => 'a length is a whole number of 1/320 mm up to 10 m',
   'length-negative': () => 'a length is not negative',
   'size-zero': () => 'a size is more than zero',

@@ -172,8 +172,8 @@ export const SECTION = {
 } as const;
 
 export const PIECE_FIELDS = {
-  weighsInKg: 'Weighs, in kg',
-  isNotAWeight: (text: string | number) => `“${text}” is not a weight. Expected something like 1.5.`,
+  weighs: 'Weighs',
+  isNotAWeight: (text: string | number) => `“${text}” is not a weight. Expected something like 2.4 kg or 5 lb 5 oz.`,
   outOfSquareBy: 'Out of square by',
   theLargerMeasureSizes: ': the larger measure sizes what is behind, the smaller the window.',
   name: 'Name',
@@ -212,10 +212,10 @@ export const TAPE = {
   anExampleUntilAll: 'An example, until all measures are read.',
   sizes: 'Sizes',
   stack: 'Stack',
-  roomMm: (value: string | number) => `room ${value} mm`,
+  room: (depth: string) => `room ${depth}`,
   hookBelowTop: 'Hook below top',
   parts: 'Parts',
-  cutSizesKg: (kg: string | number) => `cut sizes, ${kg} kg`,
+  cutSizes: (weighs: string) => `cut sizes, ${weighs}`,
   price: 'Price',
   thisPiece: 'This piece',
   tax: (percent: string | number, value: string | number, value2: string | number) =>

@@ -4,27 +4,15 @@ export const TICKET = {
   untitled: 'Untitled',
   promisedFor: (customer: string | number, day: string | number) => `${customer}. Promised for ${day}`,
   customerInsists: 'Customer insists',
-  mitre45: (name: string | number) => `${name}, mitre 45°`,
-  ofLongPoint: (count: number, side: string | number) => `${count} of, ${side}, long point`,
-  shortPoint: 'short point',
-  longPointsAndRabbets: 'Long points and rabbets are rounded up for the saw.',
-  hiddenSpacer: 'hidden spacer',
-  guideLeftRightTop: (len: string | number, len2: string | number, len3: string | number, len4: string | number) =>
-    `guide: left ${len}  right ${len2}  top ${len3}  bottom ${len4}`,
-  fromTheBackCentre: (len: string | number, len2: string | number, len3: string | number, len4: string | number) =>
-    `from the back: centre ${len} from the left, ${len2} from the top; half ${len3} × ${len4}`,
-  deep: (value: string | number, len: string | number) => `${value}${len} deep`,
   roomBehindThePackage: 'Room behind the package',
+  standsProud: 'Stands proud of the rabbet',
   fillUpTo: (value: string | number) => `, fill up to ${value}`,
   weight: 'Weight',
-  ratedKg: (rating: number) => `, rated ${rating} kg`,
-  ringsBelowTheTop: 'Rings below the top',
-  hookBelowTheTop: 'Hook below the top',
-  hanging: 'Hanging',
-  twoHooksOrA: 'two hooks or a cleat, no wire',
+  rated: (weight: string) => `, rated ${weight}`,
   min: (minutes: number) => `, ${minutes} min`,
   ticket: (ticket: string | number) => `Ticket ${ticket}`,
   accepted: (caution: string | number, reason: string | number) => `Accepted: ${caution} (${reason})`,
+  plusAndMinus: 'A small + or − after a figure: it is a little more, or less, than the rule shows.',
   lookAtGlovesAnd: (value: string | number, value2: string | number) =>
     `Look at: ${value}, ${value2}. Gloves and eye protection for glass; guard down at the saw.`,
 } as const;
@@ -50,8 +38,8 @@ export const CUT_SHEET = {
 interface CardFoot {
   readonly w: string;
   readonly h: string;
-  readonly kg: string;
-  readonly rating: number;
+  readonly weighs: string;
+  readonly rating: string;
   readonly each: boolean;
   readonly heavy: boolean;
 }
@@ -64,9 +52,9 @@ export const WALL_CARD = {
   withItsMiddleAt: (len: string | number) => `with its middle at ${len}, eye level for most people`,
   theHooksGo: 'Each hook goes',
   apartAndLevel: (apart: string) => `Two hooks, ${apart} apart and level.`,
-  foot: ({ w, h, kg, rating, each, heavy }: CardFoot) =>
+  foot: ({ w, h, weighs, rating, each, heavy }: CardFoot) =>
     [
-      `${w} × ${h}, ${kg} kg. ${each ? 'Hooks and fixings each' : 'A hook and fixing'} rated for at least ${rating} kg and right for your wall.`,
+      `${w} × ${h}, ${weighs}. ${each ? 'Hooks and fixings each' : 'A hook and fixing'} rated for at least ${rating} and right for your wall.`,
       heavy &&
         'Two people lift it; fix into structure, by local rules and a licensed installer where they require one.',
       'Not over a heater, not in full sun. Dust with a dry cloth; spray nothing on it.',
@@ -83,6 +71,15 @@ export const QUOTE = {
   piece: (value: number) => `Piece ${value}`,
   outside: (build: string | number, name: string | number, length: string | number, length2: string | number) =>
     `${build}; ${name}; ${length} × ${length2} outside`,
+  unframed: (build: string | number, _name: string | number, length: string | number, length2: string | number) =>
+    `${build}, without a frame of ours; ${length} × ${length2}`,
+  ofPiece: (kind: string, width: string, height: string) => `${kind} of ${width} × ${height}`,
+  notIncluded: (what: string) => `Not included: ${what}.`,
+  aFrame: 'a frame',
+  glazing: 'glazing',
+  assembly: 'putting it together',
+  hangers: 'hangers',
+  delivery: 'delivery and hanging at yours',
   rounding: 'Rounding',
   thisPiece: 'This piece',
   youAsked: (insists: string | number) => `You asked: ${insists}`,

@@ -1,6 +1,7 @@
 /** No mat: the piece fills the rabbet, held off the glass by spacer strips, or unglazed. Source: handbook, builds 2; R11, R26. */
 import { inches, mm } from '../../units/length';
 import { build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { layered, spaced } from '../lay-ups';
 
@@ -13,6 +14,12 @@ export const bare = build({
   },
   uses: ['moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
+  says: ({ own, design }) =>
+    own.spacers
+      ? { fit: [line('strips-under-lip', { depth: own.stripDepth }, { of: ['glass', 'strips'] })] }
+      : design.mountBoard || design.mount
+        ? {}
+        : { mount: [line('fills-rabbet')] },
   layUp: (job, own) => {
     const laid = layered({ ...job, design: { ...job.design, mats: [] }, mats: [] });
     return own.spacers && job.glazing.type !== 'none' ? spaced(job, laid, own.stripWidth, own.stripDepth) : laid;

@@ -4,6 +4,7 @@ import { packageOfSeat } from '../../sizing/match';
 import { type Length, length, mm, size } from '../../units/length';
 import { WorkingsLog } from '../../working';
 import { type ResolvedPiece, build } from '../build';
+import { line } from '../../instructions/line';
 import { layered, packageAs } from '../lay-ups';
 import { matted } from '../matting';
 
@@ -22,6 +23,17 @@ export const customerFrame = build({
   fields: { seat: { kind: 'sides' } },
   uses: ['window', 'mats', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
+  says: ({ own }) => ({
+    'materials-here': own.seat
+      ? [
+          line(
+            'seat',
+            { top: own.seat.top, bottom: own.seat.bottom, left: own.seat.left, right: own.seat.right },
+            { of: ['frame'] },
+          ),
+        ]
+      : [line('seat-not-measured', {}, { of: ['frame'] })],
+  }),
   layUp: (job, own) => {
     const { design, piece } = job;
     const { allowance } = design.frame;

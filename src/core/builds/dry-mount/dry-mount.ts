@@ -6,6 +6,7 @@
 import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { boardDensity, sheetKg } from '../layers';
 import { layered, spaced, within } from '../lay-ups';
@@ -26,10 +27,22 @@ export const dryMount = build({
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
     spacers: { kind: 'flag', usual: false },
+    press: { kind: 'choice', of: ['heat', 'cold'] },
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 12 },
+  says: ({ own, figures, design }) => ({
+    prepare: [
+      line('press-board', { excess: own.excess, press: own.press }),
+      line('press-heat', { press: own.press }),
+      line('trim-after', { w: figures.boardTrimmed?.w ?? 0, h: figures.boardTrimmed?.h ?? 0 }),
+      line('measure-again'),
+    ],
+    ...(own.spacers && design.mats.length === 0
+      ? { fit: [line('strips-under-lip', { depth: own.stripDepth }, { of: ['glass', 'strips'] })] }
+      : {}),
+  }),
   layUp: (job, own) => {
     const plain = layered({ ...job, mountBoard: job.mountBoard ?? job.backing });
     const laid =

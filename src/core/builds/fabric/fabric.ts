@@ -3,6 +3,7 @@ import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, length, mm, plus, size, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageAs, rabbeted, spaced, within } from '../lay-ups';
 import { sheetKg } from '../layers';
@@ -55,6 +56,34 @@ export const fabric = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 8, mount: 25 },
+  says: ({ own, figures }) => ({
+    prepare: [line('iron-cloth', {}, { of: ['cloth'] })],
+    mount: [
+      line(
+        'cloth-laid',
+        { laid: own.laid, wrap: own.wrap, margin: own.margin, thickness: own.boardThickness },
+        { of: ['cloth'] },
+      ),
+      line('cloth-taut', {}, { of: ['cloth'] }),
+    ],
+    'cut-strips': figures.cut
+      ? [
+          line(
+            'cloth-from-roll',
+            {
+              w: figures.cut.w,
+              h: figures.cut.h,
+              roll: own.rollWidth ?? 0,
+              length: figures.offTheRoll ?? 0,
+              repeat: own.repeat ?? 0,
+              up: own.wayUp ? 'up' : 'either',
+            },
+            { of: ['cloth'] },
+          ),
+        ]
+      : [],
+    fit: own.spacers ? [line('strips-under-lip', { depth: own.stripDepth }, { of: ['glass', 'strips'] })] : [],
+  }),
   layUp: (job, own) => {
     const { piece, log: log } = job;
     const laced = own.laid === 'laced';

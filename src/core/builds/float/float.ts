@@ -5,6 +5,7 @@
 import { type Length, type Size, grow, inches, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { type Layer, build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { layered, packageAs, rabbeted, spaced, within } from '../lay-ups';
 import { backingLayer, boardLayer, glazingLayer, pieceLayer, sheetKg } from '../layers';
@@ -22,6 +23,7 @@ export const float = build({
   publicName: 'float on board',
   ground: '#f1e9d8',
   startsWithoutMat: true,
+  floatsInWindow: true,
   fields: {
     floatBorder: aLength({ usual: both(inches(1), mm(25)) }),
     raised: { kind: 'flag' },
@@ -34,6 +36,27 @@ export const float = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
+  says: ({ own, figures, design }) => ({
+    mount: [
+      ...(figures.board
+        ? [line('float-board', { border: own.floatBorder, w: figures.board.w, h: figures.board.h })]
+        : []),
+      ...(figures.liftBoard
+        ? [
+            line('lift-board', {
+              inset: own.inset,
+              thickness: own.liftThickness,
+              w: figures.liftBoard.w,
+              h: figures.liftBoard.h,
+            }),
+          ]
+        : []),
+      ...(own.pads ? [line('pads-besides')] : []),
+    ],
+    ...(design.mats.length === 0
+      ? { fit: [line('strips-under-lip', { depth: own.stripDepth }, { of: ['strips'] })] }
+      : {}),
+  }),
   layUp: (job, own) => {
     const { design, piece, settings } = job;
     const windowed = design.mats.length > 0;

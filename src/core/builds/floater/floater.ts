@@ -7,8 +7,10 @@ import type { Settings } from '../../settings';
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
-import { type Screw, screwFor, screwForBlock, screwsOnSide } from '../../parts/screws';
-import { type Hardware, type Loose, build } from '../build';
+import { HOLES, type Screw, USUAL_GAUGE, screwFor, screwForBlock, screwsOnSide } from '../../parts/screws';
+import { type Hardware, type Loose, type Said, build } from '../build';
+import { type Line, line } from '../../instructions/line';
+import { screwLines } from '../../instructions/screws';
 import { aLength, both } from '../fields';
 import { packageOfPiece } from '../lay-ups';
 import { pieceLayer } from '../layers';
@@ -112,6 +114,26 @@ export function riserStrips(piece: Size, strip: Length, height: Length, setIn: L
   ];
 }
 
+const floaterFields = {
+  gap: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
+  wall: aLength({}),
+  innerDepth: aLength({}),
+  pieceDepth: aLength({}),
+  setBack: aLength({ usual: both(length(0), length(0)), zero: true }),
+  riserMin: aLength({ usual: both(inches(0, 1, 16), mm(1.5)), zero: true }),
+  cardThickness: aLength({}),
+  floor: aLength({}),
+  bar: aLength({}),
+  fixing: { kind: 'choice', of: ['oversized holes', 'screwed hard', 'glued blocks'] },
+  ringsOn: { kind: 'choice', of: ['back', 'inner wall'] },
+  strainer: { kind: 'flag' },
+  strainerWidth: aLength({ usual: both(inches(2), mm(50)) }),
+  strainerDepth: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
+  strainerMitred: { kind: 'flag' },
+  riserStrip: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
+  tape: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
+} as const;
+
 export const floater = build({
   publicName: 'floater frame',
   usualPiece: { kind: 'canvas', thickness: both(inches(0, 3, 4), mm(18)) },
@@ -120,28 +142,31 @@ export const floater = build({
   walled: true,
   withoutShadow: true,
   standInFace: (own) => own.wall as Length | undefined,
-  fields: {
-    gap: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
-    wall: aLength({}),
-    innerDepth: aLength({}),
-    pieceDepth: aLength({}),
-    setBack: aLength({ usual: both(length(0), length(0)), zero: true }),
-    riserMin: aLength({ usual: both(inches(0, 1, 16), mm(1.5)), zero: true }),
-    cardThickness: aLength({}),
-    floor: aLength({}),
-    bar: aLength({}),
-    fixing: { kind: 'choice', of: ['oversized holes', 'screwed hard', 'glued blocks'] },
-    ringsOn: { kind: 'choice', of: ['back', 'inner wall'] },
-    strainer: { kind: 'flag' },
-    strainerWidth: aLength({ usual: both(inches(2), mm(50)) }),
-    strainerDepth: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
-    strainerMitred: { kind: 'flag' },
-    riserStrip: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
-    tape: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
-  },
+  fields: floaterFields,
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
   work: { mount: 14 },
+  says: (said) => {
+    const { own, figures, counts } = said;
+    return {
+      mount: [
+        line('float-gap', { gap: own.gap }),
+        line('floater-depths', {
+          inner: own.innerDepth ?? 0,
+          piece: own.pieceDepth ?? said.design.piece.thickness,
+          setBack: figures.setBack ?? 0,
+          proud: figures.proud ?? 0,
+          wall: own.wall ?? 0,
+        }),
+        ...(own.strainer ? strainerLines(said) : heldFromBehind(said)),
+        ...(counts.shimsASide
+          ? [line('shims', { aSide: counts.shimsASide, thickness: own.cardThickness ?? 0, off: figures.shimsOff ?? 0 })]
+          : [line('centre-by-eye')]),
+        ...(said.design.piece.keyed ? [line('keys-reachable', {}, { of: [] })] : []),
+      ],
+      'back-and-hang': [line('rings-where', { on: own.ringsOn, wall: own.wall ?? 0 }, { of: ['hangers'] })],
+    };
+  },
   layUp: (job, own) => {
     const { design, moulding, settings, log: log, piece } = job;
     const wall = own.wall ?? moulding.faceWidth;
@@ -277,4 +302,50 @@ function onStrainer(piece: Size, inside: Size, rise: Riser, own: Strainer, setti
     ],
     loose: [...strainerParts(inside, own.strainerWidth, own.strainerDepth, own.strainerMitred), ...strips],
   };
+}
+
+type FloaterFields = typeof floaterFields;
+/** Blocks, film or paper, screws with their holes, in the order they are done. */
+function heldFromBehind({ own, figures, counts, hardware, settings }: Said<FloaterFields>): Line[] {
+  const screw = hardware.find(({ item }) => item === 'screw');
+  const blocks = counts.riserBlocks ?? 0;
+  const glued = own.fixing === 'glued blocks';
+  return [
+    blocks > 0
+      ? line(glued ? 'blocks-glued' : 'blocks', { count: blocks, height: figures.riser ?? 0, least: own.riserMin })
+      : line('no-riser', { riser: figures.riser ?? 0, least: own.riserMin }),
+    ...(screw
+      ? screwLines({
+          count: screw.count ?? 0,
+          length: screw.length,
+          floor: own.floor,
+          stop: figures.screwAtMost,
+        })
+      : []),
+    ...(own.bar && !glued ? [line('into-bar', { bar: own.bar })] : []),
+    ...(own.fixing === 'oversized holes'
+      ? [line('oversized-holes', { hole: plus(SHANK, settings.holeMore), washers: screw?.count ?? 0 })]
+      : own.fixing === 'screwed hard'
+        ? [line('screwed-hard')]
+        : []),
+  ];
+}
+const SHANK = length(Math.round(HOLES[USUAL_GAUGE][0] * 320));
+
+/** A strainer that pocket screws hold, strips on it, tape on the strips; its inside is painted dark first. */
+function strainerLines({ own, figures, hardware }: Said<FloaterFields>): Line[] {
+  const count = (item: Hardware['item']) => hardware.find((one) => one.item === item)?.count ?? 0;
+  return [
+    line('strainer', {
+      width: own.strainerWidth,
+      depth: own.strainerDepth,
+      mitred: own.strainerMitred ? 'mitred' : 'between',
+      w: figures.strainer?.w ?? 0,
+      h: figures.strainer?.h ?? 0,
+    }),
+    line('paint-inside-dark'),
+    line('pocket-screws', { count: count('pocket screw') }),
+    line('riser-strips', { height: figures.riser ?? 0, width: own.riserStrip, least: own.riserMin }),
+    line('tape-print', { tape: own.tape, strip: own.riserStrip }),
+  ];
 }

@@ -4,6 +4,7 @@ import { type Length, type Size, grow, inches, mm, plus, size, smaller, times } 
 import type { WorkingsLog } from '../../working';
 import { pinsOn } from '../../parts/joining';
 import { type Loose, build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageAs, rabbeted, spaced } from '../lay-ups';
 import { sheetKg } from '../layers';
@@ -70,6 +71,50 @@ export const garment = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { prepare: 15, mount: 50 },
+  says: ({ own, figures, counts, design }) => ({
+    prepare: [line('press-through-paper', {}, { of: ['cloth'] })],
+    mount: [
+      ...(figures.insert
+        ? [
+            line(
+              'insert',
+              {
+                w: figures.insert.w,
+                h: figures.insert.h,
+                stretch: own.stretch,
+                tuck: own.tuck,
+                thickness: own.insertThickness,
+                flat: own.flatWidth ?? 0,
+                seen: own.visibleHeight ?? 0,
+                whole: own.garmentHeight ?? 0,
+              },
+              { of: ['cloth'] },
+            ),
+          ]
+        : []),
+      ...(own.sleeveCuff || own.sleeveOuter || own.sleeveUnder
+        ? [
+            line(
+              'sleeves',
+              { cuff: own.sleeveCuff ?? 0, outer: own.sleeveOuter ?? 0, under: own.sleeveUnder ?? 0 },
+              { of: ['cloth'] },
+            ),
+          ]
+        : []),
+      line('neck-below-collar', {}, { of: ['cloth'] }),
+      ...own.heldEdges.map((edge, index) =>
+        line(
+          'pin-edge',
+          { number: index + 1, edge, pins: (counts.pinsPerEdge ?? '').split(' ')[index] ?? 0 },
+          { of: ['cloth'] },
+        ),
+      ),
+      ...(design.mats.length > 0
+        ? [line('level-mat', { thickness: design.piece.thickness }, { of: ['mat'] })]
+        : [line('laid-with-margin', { margin: own.margin })]),
+    ],
+    fit: own.spacers ? [line('strips-under-lip', { depth: own.stripDepth }, { of: ['glass', 'strips'] })] : [],
+  }),
   layUp: (job, own) => {
     const { piece, log: log } = job;
     const insert = insertOf(

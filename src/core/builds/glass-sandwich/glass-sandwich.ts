@@ -7,6 +7,7 @@ import type { Settings } from '../../settings';
 import { issue } from '../../issue';
 import { type Length, type Size, grow, halve, inches, length, mm, minus, plus, times } from '../../units/length';
 import { type Layer, type ResolvedPiece, build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { hiddenByLip, packageAs, rabbeted, stripParts, usualStrip } from '../lay-ups';
 import { glazingLayer, pieceLayer, sheetKg } from '../layers';
@@ -52,6 +53,23 @@ export const glassSandwich = build({
   uses: ['moulding', 'glazing', 'backPane'],
   allowance: (settings) => settings.allowance,
   work: { mount: 8 },
+  says: ({ own, hardware }) => {
+    const pin = hardware.find(({ item }) => item === 'pin');
+    return {
+      mount: [
+        line('between-panes', { border: own.showBorder }, { of: ['glass'] }),
+        ...(own.innerSpacers
+          ? [line('strips-between', { depth: own.innerDepth, width: own.innerWidth ?? 0 }, { of: ['glass', 'strips'] })]
+          : []),
+      ],
+      fit: [
+        line('strips-behind', { depth: own.stripDepth, width: own.stripWidth ?? 0 }, { of: ['strips'] }),
+        line('pin-strips', { count: pin?.count ?? 0, length: pin?.length ?? 0, degrees: 10 }, { of: ['strips'] }),
+        line('card-on-glass', {}, { of: ['glass'] }),
+        line('hardwood-predrill', {}, { of: ['strips'] }),
+      ],
+    };
+  },
   layUp: (job, own) => {
     const { piece, moulding, settings } = job;
     const pack = packageAs(

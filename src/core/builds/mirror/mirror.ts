@@ -2,6 +2,7 @@
 import { DENSITY } from '../../materials';
 import { mm } from '../../units/length';
 import { type Layer, build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-ups';
 import { sheetKg } from '../layers';
@@ -14,6 +15,9 @@ export const mirror = build({
   fields: { mirrorThickness: aLength({}) },
   uses: ['moulding', 'glazing', 'backing'],
   allowance: (settings) => settings.allowance,
+  says: ({ own }) => ({
+    'cut-glazing': [line('mirror-thick', { thickness: own.mirrorThickness ?? 0 }, { of: ['glass'] })],
+  }),
   layUp: (job, own) => {
     const pack = packageOfPiece(job);
     const { glazing } = job;

@@ -2,6 +2,7 @@
 import { type Length, inches, length, minus, mm } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-ups';
 import { pieceLayer } from '../layers';
@@ -30,6 +31,15 @@ export const openCanvas = build({
   uses: ['moulding'],
   allowance: (settings) => (settings.homeUnit === 'in' ? inches(0, 1, 4) : mm(6)),
   work: { fit: 4 },
+  says: ({ own, figures, counts }) => ({
+    fit: [
+      line('canvas-in-rabbet', {
+        proud: figures.proud ?? 0,
+        clips: counts.clips ?? 'ordinary',
+        depth: own.pieceDepth ?? 0,
+      }),
+    ],
+  }),
   layUp: (job, own) => {
     const pieceDepth = own.pieceDepth ?? job.design.piece.thickness;
     const { proud, clips } = clipsFor(pieceDepth, (job.inner[0] ?? job.moulding).rabbetDepth, job.log);

@@ -6,6 +6,7 @@ import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, minus, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { type Layer, type Loose, build } from '../build';
+import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageAs, rabbeted } from '../lay-ups';
 import { backingLayer, boardLayer, glazingLayer, matLayersOf, pieceLayer, sheetKg } from '../layers';
@@ -62,6 +63,7 @@ export const shadowBox = build({
   usualPiece: { kind: 'object', thickness: both(inches(1), mm(25)) },
   ground: '#e6dcc4',
   startsWithoutMat: true,
+  floatsInWindow: true,
   fields: {
     objectDepth: aLength({}),
     clearance: aLength({ usual: both(inches(0, 1, 4), mm(6)), zero: true }),
@@ -73,6 +75,15 @@ export const shadowBox = build({
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 35 },
+  says: ({ own, figures, design }) => ({
+    'cut-strips': [line('which-strips-full', { full: own.full, thickness: own.stripThickness }, { of: ['strips'] })],
+    mount: [
+      line('object-held', { mount: design.mount ?? 'wired', depth: own.objectDepth ?? design.piece.thickness }),
+      line('box-inside', { inner: figures.innerDepth ?? 0, margin: own.margin }),
+      line('object-clear', { clearance: own.clearance }, { of: ['glass'] }),
+    ],
+    fit: [line('sides-lined', {}, { of: ['strips'] })],
+  }),
   layUp: (job, own) => {
     const { design, settings, log: log, piece } = job;
     const { margin, stripThickness } = own;

@@ -8,6 +8,8 @@ import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, size, times, toMm } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
+import { line } from '../../instructions/line';
+import { screwLines } from '../../instructions/screws';
 import { aLength, both } from '../fields';
 import { packageOfPiece } from '../lay-ups';
 import { pieceLayer, squareMetres } from '../layers';
@@ -76,6 +78,24 @@ export const tray = build({
   uses: ['moulding'],
   allowance: (settings) => settings.allowance,
   work: { 'cut-legs': 10, mount: 12 },
+  says: ({ own, figures, hardware }) => ({
+    'cut-legs': [
+      line('base-and-lip', {
+        lip: own.lip,
+        base: figures.baseWidth ?? 0,
+        thickness: own.baseThickness,
+        material: own.baseMaterial,
+      }),
+    ],
+    mount: [
+      line('tray-border', { border: figures.showBorder ?? 0, under: own.under, depth: own.pieceDepth ?? 0 }),
+      ...screwLines({
+        count: hardware.find(({ item }) => item === 'screw')?.count ?? 0,
+        length: hardware.find(({ item }) => item === 'screw')?.length,
+        floor: own.baseThickness,
+      }),
+    ],
+  }),
   layUp: (job, own) => {
     const { moulding, settings, log: log, piece, design } = job;
     const showBorder = own.toOuterFace ? minus(own.toOuterFace, own.lip) : own.showBorder;

@@ -7,6 +7,7 @@ import { type CounterViewer, type Viewer, route } from '@/server/access';
 import { type ShopData } from '@/server/app-context';
 import { planByNumber, rackByCode } from '@/server/plans-made';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
+import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
 import { quotePaper } from '@/server/papers/quote';
 import { rackLabel } from '@/server/papers/rack-label';
 import { ticketPaper } from '@/server/papers/ticket';
@@ -36,6 +37,11 @@ const ofJob =
 const MAKE: Readonly<Record<Paper, Make>> = {
   ticket: ofJob(ticketPaper, 'ticket'),
   'wall-card': ofJob(wallCard, 'wall-card'),
+  'kit-sheet': ofJob(kitSheet, 'kit-sheet'),
+  'back-label': ofJob(backLabel, 'back-label'),
+  'care-card': ofJob(careCard, 'care-card'),
+  'packing-list': ofJob(packingList, 'packing-list'),
+  'piece-label': ofJob(pieceLabel, 'piece-label'),
   quote: async (viewer, number, _books, unit) => {
     // The table lets nobody else this far.
     const counter = viewer as CounterViewer;

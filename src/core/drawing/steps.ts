@@ -1,0 +1,206 @@
+/**
+ * What is cut, joined or fitted at a step, with every fixing where it goes and its figure on it. The same drawings at
+ * the bench, on the ticket and on the marking map.
+ */
+import type { Has } from '../instructions/has';
+import { type Mark, marksOf } from '../instructions/marks';
+import type { FlatPart, LegPart, StripPart } from '../parts/parts';
+import type { StepKey } from '../route/steps';
+import { type Length, type Size, toMm } from '../units/length';
+import { backScene } from './back';
+import { dimensions } from './dimensions';
+import { frontScene } from './front';
+import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
+
+const NEXT = '#0e6a5e';
+const BOARD = '#f3ead9';
+const WOOD = '#c9a877';
+const GLASS = '#cfe3e2';
+const area = (points: readonly Point[], fill: string, dashed = false): Shape => ({
+  kind: 'area',
+  points,
+  fill,
+  line: INK,
+  ...(dashed ? { dashed } : {}),
+});
+const figure = (x: number, y: number, value: Length, tone: 'ink' | 'next' = 'ink'): Shape => ({
+  kind: 'length',
+  at: [x, y],
+  value,
+  anchor: 'middle',
+  tone,
+});
+
+/** Legs of each pair, the long point up, as they are cut: figures on the long and the short point. */
+function legsScene(has: Has): Scene {
+  const legs = has.worked.parts.filter((part): part is LegPart => part.kind === 'leg');
+  const long = Math.max(...legs.map((leg) => toMm(leg.longPoint)));
+  const high = long * 0.09;
+  const shapes: Shape[] = [];
+  [...legs]
+    .sort((a, b) => b.longPoint - a.longPoint)
+    .forEach((leg, index) => {
+      const y = index * high * 2.6 + high * 0.9;
+      const [w, short] = [toMm(leg.longPoint), toMm(leg.shortPoint)];
+      const inset = Math.max(0, (w - short) / 2);
+      shapes.push(
+        area(
+          [
+            [0, y],
+            [w, y],
+            [w - Math.min(inset, w / 3), y + high],
+            [Math.min(inset, w / 3), y + high],
+          ],
+          WOOD,
+        ),
+        figure(w / 2, y - high * 0.35, leg.cut.longPoint, 'next'),
+        figure(w / 2, y + high * 1.4, leg.shortPoint),
+      );
+    });
+  return { width: long, height: legs.length * high * 2.6 + high * 0.4, shapes, about: 'legs' };
+}
+
+const dot = (mark: Mark, radius: number, fill: string): Shape => ({
+  kind: 'dot',
+  at: [toMm(mark.x), toMm(mark.y)],
+  radius,
+  fill,
+});
+
+/** The frame, or the package, from behind, with the marks of a step. */
+function fromBehind(has: Has, step: StepKey): Scene {
+  const { sizes } = has.worked;
+  const outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
+  const [w, h] = [toMm(outside.w), toMm(outside.h)];
+  const pack: Size = sizes.package;
+  const [left, top] = [(w - toMm(pack.w)) / 2, (h - toMm(pack.h)) / 2];
+  const piece = sizes.piece.larger;
+  const shapes: Shape[] = [
+    ...(has.inFrame ? [area(rectangle(0, 0, w, h), WOOD)] : []),
+    area(rectangle(left, top, toMm(pack.w), toMm(pack.h)), BOARD),
+    ...(step === 'mount'
+      ? [
+          area(
+            rectangle((w - toMm(piece.w)) / 2, (h - toMm(piece.h)) / 2, toMm(piece.w), toMm(piece.h)),
+            '#fbf8f0',
+            true,
+          ),
+        ]
+      : []),
+    ...marksOf(has)
+      .filter((mark) => mark.step === step)
+      .map((mark) => dot(mark, Math.max(w, h) * 0.011, NEXT)),
+    ...dimensions(outside, Math.max(w, h) * 0.08),
+  ];
+  return { width: w, height: h, shapes, about: step };
+}
+
+/** Mats as they lie on the cutter, each window with its figures. */
+function matsScene(has: Has): Scene {
+  const { matted, cutPackage } = has.worked.sizes;
+  const [w, h] = [toMm(cutPackage.w), toMm(cutPackage.h)];
+  if (!matted) return { width: w, height: h, shapes: [], about: 'mats' };
+  const [top] = matted.layers;
+  const at = { left: toMm(top!.border.left), top: toMm(top!.border.top) };
+  const windows = matted.windows.flatMap((window): Shape[] => {
+    const [x, y] = [at.left + toMm(window.left), at.top + toMm(window.top)];
+    const [ww, wh] = [toMm(window.w) + 2 * toMm(top!.back), toMm(window.h) + 2 * toMm(top!.back)];
+    return [
+      area(rectangle(x, y, ww, wh), '#ffffff'),
+      figure(x + ww / 2, y + wh * 0.38, top!.cut.window.w === window.w ? top!.cut.window.w : window.w, 'next'),
+      figure(x + ww / 2, y + wh * 0.62, window.h, 'next'),
+    ];
+  });
+  const { border } = top!.cut;
+  const sides: Shape[] =
+    matted.windows.length === 1
+      ? [
+          figure(at.left / 2, h / 2, border.left),
+          figure(w - toMm(border.right) / 2, h / 2, border.right),
+          figure(w / 2, at.top / 2, border.top),
+          figure(w / 2, h - toMm(border.bottom) / 2, border.bottom),
+        ]
+      : [];
+  const shapes = [
+    area(rectangle(0, 0, w, h), BOARD),
+    ...windows,
+    ...sides,
+    ...dimensions(cutPackage, Math.max(w, h) * 0.08),
+  ];
+  return { width: w, height: h, shapes, about: 'mats' };
+}
+
+/** Sheets of one kind, the largest behind, each with its figures. */
+function sheetsScene(parts: readonly FlatPart[], fill: string): Scene {
+  const sizes = parts.map((part) => part.first ?? part.cut);
+  const largest = sizes.reduce((most, one) => (one.w * one.h > most.w * most.h ? one : most));
+  const [w, h] = [toMm(largest.w), toMm(largest.h)];
+  const shapes = [
+    area(rectangle(0, 0, w, h), fill),
+    ...dimensions(largest, Math.max(w, h) * 0.08),
+    ...sizes
+      .filter((one) => one.w !== largest.w || one.h !== largest.h)
+      .map((one) => area(rectangle(0, 0, toMm(one.w), toMm(one.h)), fill, true)),
+  ];
+  return { width: w, height: h, shapes, about: 'sheet' };
+}
+
+/** Strips under one another, each as long as it is. */
+function stripsScene(has: Has): Scene | undefined {
+  const strips = has.worked.parts.filter(
+    (part): part is StripPart => part.kind === 'strip' && part.part !== 'section' && part.cutLength !== undefined,
+  );
+  if (strips.length === 0) return undefined;
+  const long = Math.max(...strips.map((strip) => toMm(strip.cutLength!)));
+  const high = long * 0.05;
+  const shapes = strips.flatMap((strip, index): Shape[] => {
+    const y = index * high * 2.4;
+    const w = toMm(strip.cutLength!);
+    return [area(rectangle(0, y, w, high), BOARD), figure(w / 2, y + high * 1.5, strip.cutLength!, 'next')];
+  });
+  return { width: long, height: strips.length * high * 2.4, shapes, about: 'strips' };
+}
+
+/** The drawing of a step; undefined where there is nothing to draw that helps. */
+export function stepScene(has: Has, step: StepKey): Scene | undefined {
+  const { worked } = has;
+  const flat = (...names: string[]) =>
+    worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && names.includes(part.part));
+  const sheets = (fill: string, ...names: string[]) => {
+    const parts = flat(...names);
+    return parts.length > 0 ? sheetsScene(parts, fill) : undefined;
+  };
+  switch (step) {
+    case 'cut-legs':
+      return worked.parts.some((part) => part.kind === 'leg') ? legsScene(has) : undefined;
+    case 'cut-mats':
+      return matsScene(has);
+    case 'cut-glazing':
+      return sheets(GLASS, 'glazing', 'pane', 'mirror');
+    case 'cut-backing':
+      return sheets(BOARD, 'backing', 'mount board', 'filler');
+    case 'cut-strips':
+      return stripsScene(has) ?? sheets(BOARD, 'insert board', 'insert', 'lift board', 'cloth', 'backing patch');
+    case 'back-and-hang':
+      return withMarks(has);
+    case 'join':
+    case 'mount':
+    case 'fit':
+      return fromBehind(has, step);
+    default:
+      return frontScene(worked, false);
+  }
+}
+
+/** The back with its hangers, and braces and bumpers where they go. */
+function withMarks(has: Has): Scene {
+  const scene = backScene(has.worked);
+  const radius = Math.max(scene.width, scene.height) * 0.009;
+  const marks = marksOf(has).filter(({ item }) => item === 'bumper' || item === 'corner brace');
+  const { hanging } = has;
+  const figures: Shape[] =
+    hanging && has.worked.sizes.outside
+      ? [figure(scene.width / 2, toMm(hanging.hookDrop) + scene.height * 0.06, hanging.hookDrop, 'next')]
+      : [];
+  return { ...scene, shapes: [...scene.shapes, ...marks.map((mark) => dot(mark, radius, INK)), ...figures] };
+}

@@ -1,0 +1,237 @@
+/** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
+import { hooksOrRings } from '../parts/hanging';
+import { widening, woodLeft } from '../sizing/match';
+import { grow, length, times } from '../units/length';
+import type { LineCode } from './codes';
+import type { Has } from './has';
+import { type Line, big, line, sized } from './line';
+
+const CORNERS = 4;
+/** A rabbet that was widened leaves too little wood for wedges or points: brackets instead. */
+export function woodIsThin({ worked, design, settings }: Has): boolean {
+  const outer = worked.sizes.frames.at(-1);
+  const wanted = design.frame.outside;
+  if (!wanted || !outer?.rabbet) return false;
+  return (['w', 'h'] as const).some(
+    (side) =>
+      woodLeft(
+        widening(wanted[side], { package: outer.package[side], allowance: design.frame.allowance }, outer.moulding),
+        settings,
+      ) !== 'good',
+  );
+}
+
+export function joinLines(has: Has): Line[] {
+  const { worked, practice, framed } = has;
+  const { rabbet, inside, outside } = worked.sizes;
+  if (!framed) return [];
+  const wedge = has.item('wedge');
+  const seat = rabbet ?? inside;
+  return [
+    line('dry-first', {}, { of: ['cut legs'] }),
+    ...(practice.corner === 'glue and wedges' && wedge
+      ? [
+          line(
+            'glue-and-wedges',
+            { count: wedge.count! / CORNERS, size: wedge.size ?? 0, all: wedge.count! },
+            { of: ['cut legs'] },
+          ),
+        ]
+      : practice.corner === 'splines'
+        ? [line('splines', { count: has.count('spline') / CORNERS }, { of: ['cut legs'] })]
+        : practice.corner === 'screws and braces'
+          ? [line('screws-and-braces', {}, { of: ['cut legs'] })]
+          : [line('glue-alone', {}, { of: ['cut legs'] })]),
+    ...(woodIsThin(has) ? [line('brackets-not-wedges', {}, { of: ['cut legs'] })] : []),
+    ...(seat
+      ? [
+          line(
+            rabbet ? 'measure-seat' : 'measure-inside',
+            {},
+            {
+              of: ['cut legs'],
+              big: [big(rabbet ? 'rabbet' : 'inside', seat), ...(outside ? [big('outside', outside)] : [])],
+            },
+          ),
+        ]
+      : []),
+    line(practice.mitres === 'overnight' ? 'clamp-overnight' : 'fasten-at-once', {}, { of: ['cut legs'] }),
+  ];
+}
+
+export function finishLines({ design }: Has): Line[] {
+  return design.finish ? [line('finish', { finish: design.finish }, { of: ['frame'] })] : [];
+}
+
+/** What holds a piece of paper, cloth or an object, counted; a build says the rest. */
+export function mountLines(has: Has): Line[] {
+  const { worked, design, mount } = has;
+  const { matted } = worked.sizes;
+  const { window } = design;
+  const lines: Line[] = [];
+  if (has.build.uses.includes('mount')) {
+    const counted: readonly (readonly [LineCode, number])[] = [
+      ['hinge', has.count('hinge')],
+      ['tape-hinge', has.count('tape hinge')],
+      ['corner-pockets', has.count('corner pocket')],
+      ['edge-strips', has.count('edge strip')],
+      ['pads', has.count('pad')],
+      ['staples', mount === 'stapled' ? has.count('staple') : 0],
+      ['pins', has.count('pin')],
+      ['lacing', has.count('lacing')],
+    ];
+    const held = counted.filter(([, count]) => count > 0);
+    lines.push(
+      ...held.map(([code, count]) =>
+        line(code, { count }, { of: code === 'hinge' || code === 'tape-hinge' ? ['hinges'] : [] }),
+      ),
+    );
+    if (held.length === 0) lines.push(line('held-by', { mount }));
+  }
+  const { mountBoard } = worked.resolved;
+  if (mountBoard && has.layer('mount board')) lines.push(line('onto-board', { name: mountBoard.name }));
+  if (matted) {
+    if (window.opening)
+      lines.push(
+        line(
+          'part-shown',
+          { left: window.opening.left, top: window.opening.top, ...sized(window.opening) },
+          { of: ['mat'] },
+        ),
+      );
+    else if (matted.edge === 'floated')
+      lines.push(line('float-in-window', { gap: window.floatGap ?? 0 }, { of: ['mat'] }));
+    else lines.push(line('covers', { overlap: window.overlap }, { of: ['mat'] }));
+    for (const [index, one] of matted.windows.entries())
+      if (matted.windows.length > 1)
+        lines.push(
+          line(
+            'piece-in-window',
+            {
+              number: index + 1,
+              title: one.title,
+              ...sized(one.piece),
+              ...(one.patch ? sized(one.patch, ['patchW', 'patchH']) : {}),
+            },
+            { of: ['mat'] },
+          ),
+        );
+  }
+  if (has.faceUpOnly) lines.push(line('face-up-only'));
+  if (design.piece.signed) lines.push(line('mind-signature'));
+  return lines;
+}
+
+const HOLDERS: readonly (readonly [item: Parameters<Has['count']>[0], code: LineCode])[] = [
+  ['flexible point', 'points'],
+  ['rigid point', 'points-rigid'],
+  ['tab', 'turn-tabs'],
+  ['clip', 'clips'],
+  ['offset clip', 'offset-clips'],
+  ['spring clip', 'spring-clips'],
+];
+
+export function fitLines(has: Has): Line[] {
+  const { worked, design, practice } = has;
+  const { stack } = worked;
+  const staples = practice.fasteners === 'staples' && has.mount !== 'stapled' ? has.count('staple') : 0;
+  const panes = worked.stack.layers.filter(({ part }) => part === 'glazing' || part === 'pane');
+  return [
+    ...(has.sections ? [line('sections-order', { sets: has.count('corner set') }, { of: ['sections'] })] : []),
+    ...(panes.length > 0 ? [line('clean-glass', { panes: panes.length }, { of: ['glass'] })] : []),
+    ...(panes.length > 0 && worked.resolved.glazing.type === 'acrylic'
+      ? [line('film-off', {}, { of: ['glass'] })]
+      : []),
+    ...(has.inFrame && stack.layers.some(({ size }) => size)
+      ? [line('lay-in', { layers: stack.layers.map(({ part }) => part).join(' | ') }, { of: ['frame'] })]
+      : []),
+    ...stack.layers.flatMap((layer) =>
+      layer.part === 'filler' ? [line('filler', { name: layer.name, thickness: layer.thickness })] : [],
+    ),
+    ...(stack.room === undefined ? [] : [line('room-behind', { room: stack.room, verdict: stack.verdict })]),
+    ...HOLDERS.flatMap(([item, code]) =>
+      has.count(item) > 0 ? [line(code, { count: has.count(item) }, { of: ['frame'] })] : [],
+    ),
+    ...(staples > 0 ? [line('staples-in', { count: staples }, { of: ['frame'] })] : []),
+    ...(has.item('sealing tape')
+      ? [line('seal', { length: has.item('sealing tape')!.length! }, { of: ['frame'] })]
+      : []),
+    ...(has.inFrame && has.assembledHere
+      ? [has.faceUpOnly ? line('look-without-turning') : line('turn-and-look', {}, { of: ['turning over'] })]
+      : []),
+    ...(design.insists ? [line('insists', { insists: design.insists })] : []),
+  ];
+}
+
+/** Dust cover, hangers before braces, and what is written on the back. */
+export function hangLines(has: Has): Line[] {
+  const { worked, design, hanging, practice, scope } = has;
+  const cover = worked.parts.find((part) => part.kind === 'flat' && part.part === 'dust cover');
+  const lines: Line[] = [];
+  if (cover?.kind === 'flat') lines.push(line('dust-cover', {}, { of: ['frame'], big: [big('size', cover.cut)] }));
+  else if (scope.closed && has.build.seeThrough !== true && practice.back === 'tape only')
+    lines.push(line('tape-only', {}, { of: ['frame'] }));
+  if (hanging) {
+    const rating = hanging.choose ?? 0;
+    if (hanging.by === 'sawtooth')
+      lines.push(
+        line(
+          'sawtooth',
+          {
+            count: hanging.hooks.count,
+            rating,
+            drop: hanging.hookDrop,
+            apart: hanging.apart ?? 0,
+            plate: design.hanging.plate ?? 0,
+          },
+          { of: ['hangers'], big: [big('below the top', hanging.hookDrop)] },
+        ),
+      );
+    else
+      lines.push(
+        line(
+          hooksOrRings(hanging),
+          {
+            rating,
+            inset: length(Math.round((worked.sizes.outside!.w - hanging.span) / 2)),
+            apart: hanging.span,
+            plate: design.hanging.plate ?? 0,
+          },
+          { of: ['hangers'], big: [big('below the top', hanging.ringDrop)] },
+        ),
+      );
+    if (hanging.by === 'wire' && !hanging.noWire)
+      lines.push(
+        line(
+          'wire',
+          { slack: design.hanging.slack, rating, pull: hanging.pullKg.toFixed(1) },
+          { of: ['wire'], big: [big('wire', hanging.wireCut)] },
+        ),
+      );
+    lines.push(
+      line('write-drop', {}, { of: ['hangers'], big: [big('hook', hanging.hookDrop)] }),
+      line('bumpers', { count: has.count('bumper') }, { of: ['hangers'] }),
+    );
+  } else if (has.inFrame && scope.closed) lines.push(line('no-hangers'));
+  if (has.count('corner brace') > 0)
+    lines.push(line('braces-last', { count: has.count('corner brace') }, { of: ['frame'] }));
+  return lines;
+}
+
+export function packLines(has: Has): Line[] {
+  const { worked, scope, settings } = has;
+  const box = grow(worked.sizes.outside ?? worked.sizes.package, times(settings.padding, 2));
+  return [
+    ...(scope.sleeve ? [line('sleeve')] : []),
+    ...(scope.assembled === 'customer' ? [line('kit-list'), line('box', {}, { big: [big('inside', box)] })] : []),
+  ];
+}
+
+export function installLines({ hanging, design }: Has): Line[] {
+  return [
+    ...(hanging
+      ? [line('hang-there', { apart: hanging.apart ?? 0 }, { of: ['hangers'], big: [big('hook', hanging.hookHeight)] })]
+      : []),
+    ...(design.place ? [line('place', { place: design.place })] : []),
+  ];
+}

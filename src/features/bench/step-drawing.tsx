@@ -1,0 +1,25 @@
+'use client';
+/** The thing that is cut, joined or fitted now, with every fixing where it goes. */
+import type { Scene } from '@/core/drawing/scene';
+import type { StepKey } from '@/core/route/steps';
+import { SceneSvg, useBox } from '@/ui/scene-svg';
+import { stepName } from '@/words/bench';
+import { BENCH } from '@/words/screens/bench';
+import styles from './bench.module.css';
+
+const LETTERS = 17;
+
+export function StepDrawing({ scene, step }: { scene: Scene; step: StepKey }) {
+  const [box, { width, height }] = useBox<HTMLDivElement>();
+  return (
+    <div ref={box} className={styles.drawing}>
+      <SceneSvg
+        scene={scene}
+        width={Math.max(120, width)}
+        height={Math.max(120, height)}
+        letters={LETTERS}
+        label={BENCH.drawing(stepName(step))}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+/** What the hands do at this step: each instruction in a sentence, its figures to be read from a metre away. */
+import type { SaidLine } from '@/contract/views';
+import type { BigFigure } from '@/core/instructions/line';
+import type { Length, Size } from '@/core/units/length';
+import { FractionText } from '@/ui/figures';
+import { useUnit } from '@/ui/units';
+import { bigName, ruleText } from '@/words/rule';
+import styles from './bench.module.css';
+
+function Figure({ figure, main }: { figure: BigFigure; main: boolean }) {
+  const { unit } = useUnit();
+  const { value } = figure;
+  const text =
+    typeof value === 'number'
+      ? ruleText(value as Length, unit)
+      : `${ruleText((value as Size).w, unit)} × ${ruleText((value as Size).h, unit)}`;
+  return (
+    <span className={main ? styles.main : styles.second}>
+      <b>
+        <FractionText text={text} />
+      </b>
+      <span>{bigName(figure.name)}</span>
+    </span>
+  );
+}
+
+function OneLine({ line }: { line: SaidLine }) {
+  const { unit } = useUnit();
+  const [first, ...others] = line.big ?? [];
+  return (
+    <li data-big={first !== undefined}>
+      <p>
+        <FractionText text={line.said[unit]} />
+      </p>
+      {first && (
+        <div className={styles.figures}>
+          <Figure figure={first} main />
+          {others.map((figure) => (
+            <Figure key={figure.name} figure={figure} main={false} />
+          ))}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** From so many large figures on they are set smaller, so that more of them are seen at once. */
+const MANY = 4;
+
+export function StepLines({ lines }: { lines: readonly SaidLine[] }) {
+  const many = lines.filter((line) => line.big).length > MANY;
+  return (
+    <ul className={styles.lines} data-many={many}>
+      {lines.map((line, index) => (
+        <OneLine key={`${line.code} ${index}`} line={line} />
+      ))}
+    </ul>
+  );
+}

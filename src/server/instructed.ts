@@ -1,0 +1,21 @@
+/** What the hands are told of a piece, step by step, with the drawing of each step. */
+import type { JobView } from '@/contract/views';
+import { stepScene } from '@/core/drawing/steps';
+import { Has } from '@/core/instructions/has';
+import { instructionsFor } from '@/core/instructions/instructions';
+import { checkPointsOf } from '@/core/instructions/points';
+import type { Settings } from '@/core/settings';
+import type { WorkedOut } from '@/core/work-out';
+import { sayLine } from '@/words/instructions';
+
+export function instructed(worked: WorkedOut, settings: Settings): Pick<JobView, 'instructions' | 'checks'> {
+  const has = new Has(worked, settings);
+  return {
+    instructions: instructionsFor(has).map((step) => {
+      const scene = stepScene(has, step.step);
+      const lines = step.lines.map((line) => ({ ...line, said: { in: sayLine(line, 'in'), mm: sayLine(line, 'mm') } }));
+      return { ...step, lines, ...(scene ? { scene } : {}) };
+    }),
+    checks: checkPointsOf(has),
+  };
+}

@@ -1,0 +1,165 @@
+/**
+ * What leaves the shop with a piece: the sheet of a kit, the label behind it, the care card, the packing list; and the
+ * label that a piece carries while it is here. Source: handbook, jobs, "Papers"; cautions.
+ */
+import bwipjs from 'bwip-js/node';
+import type { JobView } from '@/contract/views';
+import { assemblyOf } from '@/core/instructions/instructions';
+import { defaultSettings } from '@/core/settings';
+import { grow, times, type Unit } from '@/core/units/length';
+import { ratedText, weightText } from '@/core/units/weight';
+import { stepName } from '@/words/bench';
+import { sayLine } from '@/words/instructions';
+import { bigName, ruleText } from '@/words/rule';
+import { HARDWARE_NAMES, KIND_NAMES, dayName } from '@/words/materials';
+import { HANDED, careOf } from '@/words/screens/handed';
+import { SOFT, Sheet } from './sheet';
+import { suppliedNames } from './supplied';
+
+const LEFT = 16;
+const partsOf = (job: JobView) => job.worked.parts.reduce((sum, part) => sum + part.count, 0);
+const titleOf = ({ worked: { resolved } }: JobView) => resolved.design.piece.title || HANDED.untitled;
+
+function titled(sheet: Sheet, name: string, job: JobView, shop: string): number {
+  sheet.text(name, LEFT, 24, { size: 22, weight: 'heavy' });
+  sheet.text(job.ticket, sheet.width - LEFT, 24, { size: 22, weight: 'heavy', align: 'right' });
+  sheet.text(titleOf(job), LEFT, 32, { size: 13, weight: 'bold' });
+  sheet.text(shop, sheet.width - LEFT, 32, { size: 10, colour: SOFT, align: 'right' });
+  sheet.rule(36, { from: LEFT, to: sheet.width - LEFT, colour: '#20272b', width: 1 });
+  return 44;
+}
+
+/** A list of things with their number, on as many pages as it takes; answers where it ends. */
+function listed(sheet: Sheet, rows: readonly (readonly [string, string])[], top: number): number {
+  const right = sheet.width - LEFT;
+  let y = top;
+  for (const [name, count] of rows) {
+    y = sheet.room(y, 7);
+    sheet.box(LEFT, y - 3.4, 3.6, 3.6);
+    sheet.text(name, LEFT + 7, y, { size: 11 });
+    sheet.text(count, right, y, { size: 11, weight: 'bold', align: 'right' });
+    sheet.rule(y + 1.9, { from: LEFT, to: right, width: 0.3 });
+    y += 6.4;
+  }
+  return y;
+}
+
+/** Every screw of it, counted. */
+const hardwareRows = ({ worked }: JobView, unit: Unit): (readonly [string, string])[] =>
+  worked.hardware.map((item) => [
+    [
+      HARDWARE_NAMES[item.item],
+      item.size && `${ruleText(item.size, unit)} ${unit}`,
+      item.rating && HANDED.rated(ratedText(item.rating, unit)),
+    ]
+      .filter(Boolean)
+      .join(', '),
+    item.count === undefined && item.length ? `${ruleText(item.length, unit)} ${unit}` : String(item.count ?? ''),
+  ]);
+
+/** For the customer who puts a kit together: what is in the packet, and what to do with this piece. */
+export async function kitSheet(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, HANDED.kit(job.ticket));
+  let y = titled(sheet, HANDED.kitTitle, job, shop);
+  sheet.text(HANDED.inThePacket, LEFT, y, { size: 13, weight: 'bold' });
+  const materials = suppliedNames(job.worked).map((name) => [name, ''] as const);
+  y = listed(sheet, [...materials, ...hardwareRows(job, unit)], y + 8) + 4;
+  for (const { step, lines } of assemblyOf(job.worked, defaultSettings(unit))) {
+    y = sheet.room(y, 18);
+    sheet.text(stepName(step), LEFT, y, { size: 13, weight: 'bold' });
+    y += 6.5;
+    for (const said of lines) {
+      const figures = (said.big ?? []).map(({ name, value }) =>
+        typeof value === 'number'
+          ? `${bigName(name)} ${ruleText(value, unit)} ${unit}`
+          : `${bigName(name)} ${ruleText(value.w, unit)} × ${ruleText(value.h, unit)} ${unit}`,
+      );
+      const text = [sayLine(said, unit), ...figures].join('  ');
+      y = sheet.room(y, sheet.lines(text, sheet.width - 2 * LEFT - 5).length * Sheet.lead(10.5));
+      sheet.text('–', LEFT, y, { colour: SOFT });
+      y = sheet.paragraph(text, LEFT + 5, y, sheet.width - 2 * LEFT - 5);
+    }
+    y += 3;
+  }
+  y = sheet.room(y, 14);
+  sheet.paragraph(HANDED.kitCaution, LEFT, y, sheet.width - 2 * LEFT, { size: 10, colour: SOFT });
+  return sheet.done();
+}
+
+/** Goes on the back: who framed it, when, with what, and how it is cleaned. */
+export async function backLabel(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+  const sheet = Sheet.open('card', unit, HANDED.back(job.ticket));
+  const wide = sheet.width - 2 * 10;
+  sheet.text(shop, 10, 15, { size: 17, weight: 'heavy' });
+  sheet.text(job.ticket, sheet.width - 10, 15, { size: 17, weight: 'heavy', align: 'right' });
+  const last = [...job.events].reverse().find(({ step }) => step === 'fit' || step === 'mount');
+  const made = last
+    ? HANDED.framedBy(last.by, dayName(last.at.slice(0, 10), 0))
+    : HANDED.framedFor(dayName(job.promised, 0));
+  let y = sheet.paragraph(`${titleOf(job)}. ${made}`, 10, 23, wide, { size: 11.5, weight: 'bold' });
+  y = sheet.paragraph(HANDED.madeWith(suppliedNames(job.worked).join(', ')), 10, y + 2, wide, { size: 10.5 });
+  if (job.worked.hanging)
+    y = sheet.paragraph(HANDED.hook(`${ruleText(job.worked.hanging.hookDrop, unit)} ${unit}`), 10, y + 2, wide, {
+      size: 10.5,
+      weight: 'bold',
+    });
+  for (const care of careOf(job.worked)) y = sheet.paragraph(care, 10, y + 1.2, wide, { size: 9.5, colour: SOFT });
+  return sheet.done();
+}
+
+/** For the customer's drawer: how to look after it, of this piece only. */
+export async function careCard(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+  const sheet = Sheet.open('card', unit, HANDED.care(job.ticket));
+  const wide = sheet.width - 2 * 11;
+  sheet.text(HANDED.careTitle, 11, 16, { size: 19, weight: 'heavy' });
+  sheet.text(`${titleOf(job)}, ${job.ticket}, ${shop}`, 11, 22, { size: 10, colour: SOFT });
+  let y = 32;
+  for (const care of careOf(job.worked)) y = sheet.paragraph(care, 11, y, wide, { size: 11.5 }) + 1.6;
+  return sheet.done();
+}
+
+/** What is in the box, how large the box is inside, and what it weighs. */
+export async function packingList(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+  const { worked } = job;
+  const settings = defaultSettings(unit);
+  const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, HANDED.packing(job.ticket));
+  let y = titled(sheet, HANDED.packingTitle, job, shop);
+  const box = grow(worked.sizes.outside ?? worked.sizes.package, times(settings.padding, 2));
+  const size = `${ruleText(box.w, unit)} × ${ruleText(box.h, unit)} ${unit}`;
+  sheet.text(HANDED.boxInside, LEFT, y, { size: 10, colour: SOFT });
+  sheet.text(size, LEFT, y + 9, { size: 20, weight: 'heavy' });
+  sheet.text(HANDED.weighs, LEFT + 100, y, { size: 10, colour: SOFT });
+  sheet.text(weightText(worked.weight.kg, unit), LEFT + 100, y + 9, { size: 20, weight: 'heavy' });
+  y = sheet.paragraph(HANDED.padding(`${ruleText(settings.padding, unit)} ${unit}`), LEFT, y + 16, 180, { size: 10 });
+  const whole = (job.worked.resolved.design.scope ?? '') !== 'kit';
+  const rows: (readonly [string, string])[] = whole
+    ? [
+        [titleOf(job), '1'],
+        [HANDED.wallCard, '1'],
+        [HANDED.careTitle, '1'],
+        ...(worked.resolved.design.extras ?? []).map(({ name }) => [name, '1'] as const),
+      ]
+    : [[HANDED.parts, String(partsOf(job))], ...hardwareRows(job, unit), [HANDED.kitTitle, '1']];
+  listed(sheet, rows, y + 6);
+  return sheet.done();
+}
+
+/** Travels with the piece while it is here: whose it is, what it is, and how it may be touched. */
+export async function pieceLabel(job: JobView, _shop: string, unit: Unit): Promise<Uint8Array> {
+  const sheet = Sheet.open('label', unit, HANDED.piece(job.ticket));
+  const { piece } = job.worked.resolved.design;
+  const right = sheet.width - 4;
+  sheet.text(job.ticket, 4, 11, { size: 24, weight: 'heavy' });
+  const code = await bwipjs.toBuffer({ bcid: 'code128', text: job.ticket, scale: 4, height: 12, includetext: false });
+  sheet.image(code, right - 40, 4, 40, 10);
+  const kind = (KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase();
+  const size = `${ruleText(piece.width, unit)} × ${ruleText(piece.height, unit)} ${unit}`;
+  sheet.text(sheet.lines(titleOf(job), right - 4, { size: 12, weight: 'bold' })[0]!, 4, 20, {
+    size: 12,
+    weight: 'bold',
+  });
+  sheet.text(sheet.lines(`${job.customer}; ${kind}, ${size}`, right - 4, { size: 10 })[0]!, 4, 25.5, { size: 10 });
+  const flags = HANDED.flags(piece).join(', ');
+  if (flags) sheet.paragraph(flags, 4, 31, right - 4, { size: 9.5, weight: 'bold' });
+  return sheet.done();
+}

@@ -1,0 +1,11 @@
+/** The materials of a piece as papers name them. */
+import { scoped } from '@/core/jobs/scope';
+import type { WorkedOut } from '@/core/work-out';
+
+/** What is supplied, by name: moulding first, then from the glass to the back. */
+export function suppliedNames({ sizes, stack, resolved: { design } }: WorkedOut): string[] {
+  const woods = (scoped(design.scope, design.build).frame ? [...sizes.frames] : [])
+    .reverse()
+    .map((frame) => frame.moulding.name);
+  return [...new Set([...woods, ...stack.layers.map((layer) => layer.name)].filter(Boolean))];
+}

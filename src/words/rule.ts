@@ -1,0 +1,27 @@
+/** Figures as a rule has them, and what the large ones are called. Apart from the sentences, which the server says. */
+import type { BigName } from '@/core/instructions/line';
+import { formatLength } from '@/core/units/format-length';
+import { type Length, type Unit, inches, mm } from '@/core/units/length';
+
+/** As fine as a cut is set: a thirty-second of an inch, half a millimetre. */
+export const CUT_STEP: Readonly<Record<Unit, Length>> = { in: inches(0, 1, 32), mm: mm(0.5) };
+
+const BIG: Readonly<Record<BigName, string>> = {
+  'long point': 'long point',
+  rabbet: 'rabbet',
+  'short point': 'short point',
+  outside: 'outside',
+  inside: 'inside',
+  size: 'size',
+  window: 'window',
+  'cut first': 'cut first',
+  length: 'length',
+  'below the top': 'below the top',
+  wire: 'to cut',
+  hook: 'hook',
+};
+export const bigName = (name: BigName): string => BIG[name];
+
+/** A length as a rule has it, with a small + or − where it is a little more or less. */
+export const ruleText = (value: Length, unit: Unit): string =>
+  formatLength(value, unit, CUT_STEP[unit]).replace(/ (?=[+−]$)/, '');

@@ -1,0 +1,56 @@
+/** What the papers say that leave the shop with a piece. */
+import type { Design } from '@/core/design/design';
+import type { WorkedOut } from '@/core/work-out';
+
+const SHEDS: readonly string[] = ['pastel', 'charcoal', 'chalk'];
+
+export const HANDED = {
+  untitled: 'Untitled',
+  kit: (ticket: string) => `Kit ${ticket}`,
+  kitTitle: 'To put together',
+  inThePacket: 'In the packet',
+  kitCaution:
+    'Gloves and eye protection for glass. Lay it on something soft. Ask us before you force anything: what bends or breaks here is hard to mend.',
+  rated: (weight: string) => `rated ${weight}`,
+  back: (ticket: string) => `Back label ${ticket}`,
+  framedBy: (by: string, day: string) => `Framed by ${by}, ${day}.`,
+  framedFor: (day: string) => `Framed for ${day}.`,
+  madeWith: (names: string) => `With: ${names}.`,
+  hook: (drop: string) => `Hook ${drop} below the top.`,
+  care: (ticket: string) => `Care card ${ticket}`,
+  careTitle: 'How to look after it',
+  packing: (ticket: string) => `Packing list ${ticket}`,
+  packingTitle: 'Packing list',
+  boxInside: 'Box, inside',
+  weighs: 'Weighs, without the box',
+  padding: (padding: string) => `${padding} of padding on every side.`,
+  wallCard: 'Wall card',
+  parts: 'Parts, cut and marked',
+  piece: (ticket: string) => `Label ${ticket}`,
+  flags: (piece: Design['piece']): string[] =>
+    [
+      (SHEDS.includes(piece.kind) || piece.thickPaint) && 'Face up only',
+      SHEDS.includes(piece.kind) && 'sheds',
+      piece.thickPaint && 'thick paint',
+      piece.irreplaceable && 'original',
+      piece.signed && 'signed',
+      piece.damaged && 'damaged, not to be touched',
+    ].filter((flag): flag is string => Boolean(flag)),
+} as const;
+
+/** How this piece is looked after: only of what it has. */
+export function careOf({ resolved, stack, sizes, hanging }: WorkedOut): string[] {
+  const { piece } = resolved.design;
+  const glazed = stack.layers.some((layer) => layer.group === 'glazing');
+  const soft = glazed && resolved.glazing?.type === 'acrylic';
+  return [
+    'Not over a heater, not in full sun, not on a damp wall.',
+    sizes.frames.length > 0 && 'Dust the frame with a soft dry cloth.',
+    soft && 'Acrylic: a cleaner made for it on a soft cloth; nothing with ammonia or alcohol, and never dry.',
+    glazed && !soft && 'Glass: put the cleaner on the cloth, never on the glass, where it creeps behind.',
+    !glazed && 'Nothing lies over the piece: dust it with a soft dry brush, wet nothing.',
+    SHEDS.includes(piece.kind) && 'Carry it upright and gently: what lies loose on the sheet comes off.',
+    hanging?.by === 'wire' && 'Look at the wire and its rings once a year.',
+    piece.irreplaceable && 'Ask us, or a conservator, before the back is opened.',
+  ].filter((line): line is string => Boolean(line));
+}
