@@ -110,7 +110,7 @@ describe('what always holds', () => {
       const again = workOut(JSON.parse(JSON.stringify(design)) as Design, shop());
       expect(again.ok && again.value.sizes.package).toEqual(worked.sizes.package);
       const [inches, metric] = (['in', 'mm'] as const).map((unit) =>
-        answerOf(worked, unit, { caution: () => '', wayOut: () => '' }, undefined, false),
+        answerOf(worked, unit, { caution: () => '', wayOut: () => '', line: () => '' }, undefined, false),
       );
       expect(inches!.sizes.package.w.units).toBe(metric!.sizes.package.w.units);
       expect(inches!.sizes.lengthCharged.mm).toBe(metric!.sizes.lengthCharged.mm);

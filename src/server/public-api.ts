@@ -14,6 +14,8 @@ import { parseLength, splitSize } from '@/core/units/parse-length';
 import type { Unit } from '@/core/units/length';
 import { withinLimit } from '@/core/units/money';
 import { workOut } from '@/core/work-out';
+import { instructionsOf } from '@/core/instructions/instructions';
+import { sayLine } from '@/words/instructions';
 import { sayCaution, sayIssue, sayWayOut } from '@/words/issues';
 import { foundRow } from '@/db/queries/orders';
 import { schemaIssues } from './door';
@@ -22,7 +24,7 @@ import type { ShopData } from './app-context';
 /** The books a design is worked out with; without prices for those who see none. */
 export type OpenBooks = Omit<ShopData, 'prices'> & { readonly prices?: ShopData['prices'] | undefined };
 
-const WORDS = { caution: sayCaution, wayOut: sayWayOut };
+const WORDS = { caution: sayCaution, wayOut: sayWayOut, line: sayLine };
 const NO_DEFAULTS = { mat: '', moulding: '', glazing: '', backing: '' };
 
 /** One design in, everything that follows from it out. */
@@ -46,7 +48,8 @@ export function openWorkOut(
   });
   if (!result.ok) return result;
   const unit = unitOut ?? request.settings.homeUnit;
-  return withinLimit(() => answerOf(result.value, unit, WORDS, prices, withWorking));
+  const told = withWorking ? instructionsOf(result.value, request.settings) : undefined;
+  return withinLimit(() => answerOf(result.value, unit, WORDS, prices, withWorking, told));
 }
 
 const MOST_AT_ONCE = 1000;

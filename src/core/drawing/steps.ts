@@ -40,7 +40,7 @@ function legsScene(has: Has): Scene {
   [...legs]
     .sort((a, b) => b.longPoint - a.longPoint)
     .forEach((leg, index) => {
-      const y = index * high * 2.6 + high * 0.9;
+      const y = index * high * 3.2 + high * 1.1;
       const [w, short] = [toMm(leg.longPoint), toMm(leg.shortPoint)];
       const inset = Math.max(0, (w - short) / 2);
       shapes.push(
@@ -53,11 +53,11 @@ function legsScene(has: Has): Scene {
           ],
           WOOD,
         ),
-        figure(w / 2, y - high * 0.35, leg.cut.longPoint, 'next'),
-        figure(w / 2, y + high * 1.4, leg.shortPoint),
+        figure(w / 2, y - high * 0.6, leg.cut.longPoint, 'next'),
+        figure(w / 2, y + high * 1.65, leg.shortPoint),
       );
     });
-  return { width: long, height: legs.length * high * 2.6 + high * 0.4, shapes, about: 'legs' };
+  return { width: long, height: legs.length * high * 3.2 + high * 0.2, shapes, about: 'legs' };
 }
 
 const dot = (mark: Mark, radius: number, fill: string): Shape => ({

@@ -1,4 +1,6 @@
 /** What the open interface says of a worked-out design. Lengths as millimetres, exact units and text. */
+import type { StepInstructions } from '../instructions/instructions';
+import type { Line } from '../instructions/line';
 import type { CautionCode, WayOutCode } from '../issue-codes';
 import { z } from 'zod';
 import { figuresOf } from '../builds/figures';
@@ -117,6 +119,10 @@ export const workOutAnswer = z.object({
       lookAt: z.array(z.string()),
     }),
   ),
+  instructions: z
+    .array(z.object({ step: z.string(), lines: z.array(z.object({ code: z.string(), says: z.string() })) }))
+    .optional()
+    .describe('what to do with this piece at each step; with its workings'),
   working: z
     .record(
       z.string(),
@@ -127,6 +133,7 @@ export const workOutAnswer = z.object({
 export type WorkOutAnswer = z.infer<typeof workOutAnswer>;
 
 export interface Wording {
+  readonly line: (line: Line, unit: Unit) => string;
   readonly caution: (code: CautionCode, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
   readonly wayOut: (code: WayOutCode, figures: Readonly<Record<string, string | number>>, unit: Unit) => string;
 }
@@ -292,6 +299,7 @@ export function answerOf(
   words: Wording,
   book: PriceBook | undefined,
   withWorking: boolean,
+  told?: readonly StepInstructions[],
 ): WorkOutAnswer {
   const present = presenter(unit);
   const { len, maybe } = present;
@@ -352,6 +360,14 @@ export function answerOf(
       ...(waits ? { waits } : {}),
       lookAt: [...STEP_RULES[step].lookAt],
     })),
+    ...(told
+      ? {
+          instructions: told.map(({ step, lines }) => ({
+            step,
+            lines: lines.map((one) => ({ code: one.code, says: words.line(one, unit) })),
+          })),
+        }
+      : {}),
     ...(withWorking
       ? { working: workingsOut({ ...worked.workings, ...(worked.price ? priceWorkings(worked.price) : {}) }, unit) }
       : {}),

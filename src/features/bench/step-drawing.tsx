@@ -18,6 +18,7 @@ export function StepDrawing({ scene, step }: { scene: Scene; step: StepKey }) {
         width={Math.max(120, width)}
         height={Math.max(120, height)}
         letters={LETTERS}
+        ground="var(--paper)"
         label={BENCH.drawing(stepName(step))}
       />
     </div>

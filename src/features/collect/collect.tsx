@@ -1,7 +1,7 @@
 'use client';
 /** Who is at the counter? Found by name, phone or ticket in two keystrokes. */
 import InputBase from '@mui/material/InputBase';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -16,20 +16,29 @@ import styles from './collect.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
 
 const LATE_MS = 80;
+const FRESH_MS = 2000;
+
+const found = (text: string) =>
+  queryOptions({
+    queryKey: ['collect', text],
+    staleTime: FRESH_MS,
+    queryFn: async ({ signal }) => {
+      const answer = await ask<readonly FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(text)}`, { signal });
+      return answer.ok ? answer.value : [];
+    },
+  });
 
 export function Collect({ start }: { start: readonly FoundView[] }) {
   const router = useRouter();
   const [text, setText] = useState('');
   const asked = useLate(text, LATE_MS);
-  const { data } = useQuery({
-    queryKey: ['collect', asked],
-    enabled: asked !== '',
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => {
-      const answer = await ask<readonly FoundView[]>(`/api/find?in=all&text=${encodeURIComponent(asked)}`, { signal });
-      return answer.ok ? answer.value : [];
-    },
-  });
+  const client = useQueryClient();
+  const { data } = useQuery({ ...found(asked), enabled: asked !== '', placeholderData: keepPreviousData });
+  /** Opens the first that the text finds, also when Enter comes before the list does. */
+  const openFirst = async () => {
+    const [first] = text === '' ? start : await client.fetchQuery(found(text));
+    if (first) router.push(`/collect/${first.number}`);
+  };
   const orders = asked === '' ? start : (data ?? start);
   return (
     <main className={styles.finder}>
@@ -44,7 +53,7 @@ export function Collect({ start }: { start: readonly FoundView[] }) {
         autoComplete="off"
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && asked === text && orders[0]) router.push(`/collect/${orders[0].number}`);
+          if (event.key === 'Enter') void openFirst();
         }}
         slotProps={{ input: { maxLength: 80 } }}
       />
