@@ -150,4 +150,16 @@ describe('finding who is at the counter', () => {
     await waitFor(() => expect(screen.queryAllByRole('link')).toEqual([]));
     expect(who.value).toBe("'; DROP TABLE orders; --");
   });
+
+  it('opens what was typed when Enter comes before the list does, never the first of the list before', async () => {
+    const other = await shop().accepted();
+    const { number, ticket } = await shop().accepted();
+    show(<Collect start={await findOrdersView(shop().app.viewer(), '', ['accepted'])} />);
+    const who = await screen.findByRole<HTMLInputElement>('textbox');
+    expect(screen.getAllByRole('link').length).toBeGreaterThanOrEqual(2);
+    fireEvent.change(who, { target: { value: ticket } });
+    fireEvent.keyDown(who, { key: 'Enter' });
+    await waitFor(() => expect(went).toContain(`/collect/${number}`));
+    expect(went).not.toContain(`/collect/${other.number}`);
+  });
 });
