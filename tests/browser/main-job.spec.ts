@@ -64,6 +64,7 @@ test('import a list, take the order, work it, send it back once, collect it paid
   const works = async (name: string) => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
     for (const point of await page.getByRole('checkbox').all()) await point.check();
+    await expect(page.getByRole('button', { name: /Enter$/ })).toBeEnabled();
     await page.keyboard.press('Enter');
   };
   await test.step('at the bench: every step, opened by its ticket as a scanner types it', async () => {

@@ -20,6 +20,8 @@ const bench = async (step = 'materials-here') => {
 };
 const step = () => screen.getByRole('heading', { level: 1 }).textContent;
 const next = (name: string) => waitFor(() => expect(step()).toContain(name));
+/** A step is done only when it was shown for a moment. */
+const ready = (name: RegExp) => waitFor(() => expect(button(name).hasAttribute('disabled')).toBe(false));
 const enter = () => fireEvent.keyDown(document.body, { key: 'Enter' });
 const typed = (text: string) => [...text].forEach((key) => fireEvent.keyDown(document.body, { key }));
 
@@ -33,6 +35,20 @@ describe('a step at the bench', () => {
     await next('Materials here');
     expect((await shop().jobOf(ticket)).state).toBe('waiting-for-material');
     expect(sent(shop()).map(({ payload }) => payload.to)).toEqual(['done', 'todo']);
+  });
+
+  it('is done once by two taps, however close: the next was not seen yet', async () => {
+    const { ticket } = await bench();
+    press(/^All here/);
+    press(/^All here/);
+    await next('Cut the legs');
+    press(/^Legs cut/);
+    enter();
+    expect((await shop().jobOf(ticket)).next).toBe('cut-legs');
+    expect(sent(shop())).toHaveLength(1);
+    await ready(/^Legs cut/);
+    press(/^Legs cut/);
+    await next('Dry fit and join');
   });
 
   it('is begun, and says so', async () => {
@@ -57,6 +73,7 @@ describe('a step at the bench', () => {
     const { ticket } = await bench();
     fireEvent.click(button('Fit, todo'));
     await next('Fit');
+    await ready(/^Closed/);
     press(/^Closed/);
     await screen.findByText(/Materials here|first/i, { selector: 'p' });
     expect((await shop().jobOf(ticket)).next).toBe('materials-here');

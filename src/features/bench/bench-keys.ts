@@ -1,6 +1,6 @@
 'use client';
 /** What the keyboard and the scanner do at the bench. */
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { isTyping } from '@/ui/keys';
 import { ticketIn } from './find-job';
 
@@ -46,4 +46,18 @@ export function useEnter(then: (() => void) | undefined): void {
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
   }, [then]);
+}
+
+/** As long as a finger trembles, and no longer than it takes to read a heading. */
+const SEEN_MS = 900;
+
+/** False for a moment after another step is shown: the second tap of two must not do a step that nobody saw. */
+export function useSeen(shown: string): boolean {
+  const [seen, setSeen] = useState(shown);
+  useEffect(() => {
+    if (seen === shown) return undefined;
+    const timer = setTimeout(() => setSeen(shown), SEEN_MS);
+    return () => clearTimeout(timer);
+  }, [seen, shown]);
+  return seen === shown;
 }

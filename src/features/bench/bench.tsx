@@ -14,7 +14,7 @@ import { useCommand } from '@/ui/use-command';
 import { holderName, stateName, stationName, stepDone, stepName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import { BENCH } from '@/words/screens/bench';
-import { useEnter, useScanner } from './bench-keys';
+import { useEnter, useScanner, useSeen } from './bench-keys';
 import styles from './bench.module.css';
 import { JobSide } from './job-side';
 import { StepDrawing } from './step-drawing';
@@ -109,7 +109,8 @@ export function Bench({ job: first }: { job: JobView }) {
   const canFinish = !job.hold && here.state !== 'done' && shown !== 'final-check' && shown !== 'hand-over';
   const finish = useCallback(() => void move('done', shown, ticked), [move, shown, ticked]);
   useScanner(useCallback((ticket: string) => router.push(`/bench/${ticket}`), [router]));
-  useEnter(canFinish && !busy ? finish : undefined);
+  const seen = useSeen(shown);
+  useEnter(canFinish && !busy && seen ? finish : undefined);
 
   const lastDone = [...job.steps].reverse().find((jobStep) => jobStep.state !== 'todo');
   return (
@@ -160,7 +161,7 @@ export function Bench({ job: first }: { job: JobView }) {
           </Button>
         )}
         {canFinish && (
-          <Button className={styles.done ?? ''} disabled={busy} onClick={finish}>
+          <Button className={styles.done ?? ''} disabled={busy || !seen} onClick={finish}>
             {stepDone(shown)} <small>{BENCH.enter}</small>
           </Button>
         )}
