@@ -83,6 +83,7 @@ test('a moulding that left the price list is named, and everything else is kept'
   await expect(page.getByText('GONE-7 is no longer in the price list')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Accept, deposit' })).toBeDisabled();
   await page.keyboard.press('Alt+3');
+  await expect(page.locator('input[type=search]')).toBeFocused();
   await page.keyboard.type('plover 32');
   await page.keyboard.press('Enter');
   await expect(tape(page, 'Package')).toContainText('14 3/4 × 17 1/4');

@@ -1,7 +1,8 @@
 'use client';
 /** The choices in the order the talk goes. One section is open; the others say in a line what was chosen. */
 import ButtonBase from '@mui/material/ButtonBase';
-import { type ReactNode, memo } from 'react';
+import dynamic from 'next/dynamic';
+import { type ReactNode, memo, useEffect } from 'react';
 import { BUILDS } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { formatLength } from '@/core/units/format-length';
@@ -11,11 +12,30 @@ import { FractionText } from '@/ui/figures';
 import { buildName } from '@/words/builds';
 import { KIND_NAMES, hangingText } from '@/words/materials';
 import styles from './desk.module.css';
-import { MatSection } from './mat-section';
 import { PieceSection } from './piece-section';
 import type { SectionProps } from './section-props';
-import { BackSection, FrameSection, GlassSection, InsistsSection } from './sections';
 import { CHOICES } from '@/words/screens/desk';
+
+const later = () => import('./later-sections');
+// Each has a boundary of its own: without it the whole desk would be hidden while one section is fetched.
+const MatSection = dynamic(() => later().then((file) => file.MatSection), { loading: () => null });
+const FrameSection = dynamic(() => later().then((file) => file.FrameSection), { loading: () => null });
+const GlassSection = dynamic(() => later().then((file) => file.GlassSection), { loading: () => null });
+const BackSection = dynamic(() => later().then((file) => file.BackSection), { loading: () => null });
+const InsistsSection = dynamic(() => later().then((file) => file.InsistsSection), { loading: () => null });
+/** Fetched at the first touch, so that it is there before anybody opens it. */
+function useLaterAtTouch(): void {
+  useEffect(() => {
+    const load = () => void later();
+    const once = { once: true, capture: true } as const;
+    window.addEventListener('pointerdown', load, once);
+    window.addEventListener('keydown', load, once);
+    return () => {
+      window.removeEventListener('pointerdown', load, once);
+      window.removeEventListener('keydown', load, once);
+    };
+  }, []);
+}
 
 interface Section {
   readonly key: string;
@@ -39,7 +59,7 @@ export const SECTIONS: readonly Section[] = [
   {
     key: 'mat',
     name: CHOICES.mat,
-    body: MatSection,
+    body: (props) => <MatSection {...props} />,
     paths: ['window', 'mats', 'border', 'several', 'spacer', 'fillet'],
     says: (design, worked) =>
       design.mats.length === 0
@@ -49,7 +69,7 @@ export const SECTIONS: readonly Section[] = [
   {
     key: 'frame',
     name: CHOICES.frame,
-    body: FrameSection,
+    body: (props) => <FrameSection {...props} />,
     paths: ['frame', 'finish'],
     says: (_design, worked, unit) =>
       worked
@@ -59,7 +79,7 @@ export const SECTIONS: readonly Section[] = [
   {
     key: 'glass',
     name: CHOICES.glass,
-    body: GlassSection,
+    body: (props) => <GlassSection {...props} />,
     paths: ['glazing', 'backPane'],
     says: (design, worked) =>
       BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : CHOICES.none,
@@ -67,7 +87,7 @@ export const SECTIONS: readonly Section[] = [
   {
     key: 'back',
     name: CHOICES.backAndHang,
-    body: BackSection,
+    body: (props) => <BackSection {...props} />,
     paths: ['backing', 'filler', 'hanging', 'mount', 'scope', 'place'],
     says: (design, worked) =>
       [
@@ -80,7 +100,7 @@ export const SECTIONS: readonly Section[] = [
   {
     key: 'insists',
     name: CHOICES.insistsOn,
-    body: InsistsSection,
+    body: (props) => <InsistsSection {...props} />,
     paths: ['insists'],
     says: (design) => design.insists || CHOICES.nothingYet,
   },
@@ -91,6 +111,7 @@ export const Choices = memo(function Choices({
   onOpen,
   ...props
 }: SectionProps & { open: number; onOpen: (index: number) => void }) {
+  useLaterAtTouch();
   return (
     <ol className={styles.choices} data-fields>
       {SECTIONS.map((section, index) => (

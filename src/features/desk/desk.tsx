@@ -62,8 +62,13 @@ function NothingToDraw({ shop }: { shop: ShopView }) {
 }
 
 /** To the first field of the section that is open. */
-const focusSection = () =>
-  document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`)?.focus();
+/** Frames waited for the fields of a section that is still on its way. */
+const FRAMES = 120;
+function focusSection(frames = FRAMES): void {
+  const field = document.querySelector<HTMLElement>(`.${styles.body} input, .${styles.body} [role=combobox]`);
+  if (field) field.focus();
+  else if (frames > 0) requestAnimationFrame(() => focusSection(frames - 1));
+}
 
 /** Saved while it is being said whose piece it is: as soon as that is known. */
 function useSave(desk: Desk, asking: boolean) {
@@ -93,7 +98,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
 
   const show = useCallback((index: number) => {
     setOpen(index);
-    requestAnimationFrame(focusSection);
+    requestAnimationFrame(() => focusSection());
   }, []);
   // A new order begins with typing; a screen without a keyboard is not given one.
   useEffect(() => {

@@ -15,7 +15,9 @@ import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 import { MAT } from '@/words/screens/desk';
 
-const SeveralFields = dynamic(() => import('./several-fields').then((file) => file.SeveralFields));
+const SeveralFields = dynamic(() => import('./several-fields').then((file) => file.SeveralFields), {
+  loading: () => null,
+});
 
 const STYLES = [
   ['bevel', MAT.bevelled],

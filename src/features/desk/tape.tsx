@@ -23,7 +23,7 @@ import { LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
 
-const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts));
+const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
 
 function Line({
   name,
