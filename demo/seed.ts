@@ -2,6 +2,8 @@
  * Fills an empty database with the made-up shop, through the same commands that people use, as if on the days they
  * happened. One transaction: either the whole shop is there or none of it.
  */
+import { USUAL_SETTINGS, calendarOf } from '@/contract/settings';
+import { firstOpenDay } from '@/core/schedule/calendar';
 import fs from 'node:fs';
 import path from 'node:path';
 import { type Asked, type CommandName, commands } from '@/contract/commands';
@@ -99,11 +101,17 @@ function stepsOf(tell: Teller, { design }: DemoJob): StepKey[] {
   return steps.slice(0, steps.indexOf('final-check') + 1);
 }
 
+const STEP_MS = 5_400_000;
+/** Longer than glue cures and a coat dries. */
+const OVERNIGHT_MS = 90_000_000;
+const WAITS_OVER: ReadonlySet<string> = new Set(['join', 'finish', 'prepare']);
+
 async function workJob(tell: Teller, job: DemoJob, count: number, order: DemoOrder): Promise<void> {
   const jobId = job.id;
   let revision = 1;
+  let before: string | undefined;
   for (const [done, next] of stepsOf(tell, job).slice(0, count).entries()) {
-    tell.at = new Date(tell.at.getTime() + 5_400_000);
+    tell.at = new Date(tell.at.getTime() + (before && WAITS_OVER.has(before) ? OVERNIGHT_MS : STEP_MS));
     tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
     if (next === 'final-check') {
       const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const])) as Partial<
@@ -111,8 +119,16 @@ async function workJob(tell: Teller, job: DemoJob, count: number, order: DemoOrd
       >;
       await tell.do('final-check', { jobId, revision, points });
     } else
-      await tell.do('move-step', { jobId, revision, step: next, to: 'done', ticks: ['insisted-kept', 'right-way-up'] });
+      await tell.do('move-step', {
+        jobId,
+        revision,
+        step: next,
+        to: 'done',
+        ticks: ['insisted-kept', 'right-way-up'],
+        early: false,
+      });
     revision += 1;
+    before = next;
   }
   if (order.hold) await tell.do('hold', { jobId, revision, ...order.hold });
 }
@@ -126,6 +142,12 @@ async function failOnce(tell: Teller, jobId: string, revision: number): Promise<
   });
 }
 
+/** The day that is so far from today, or the next that the shop is open. */
+const promisedOn = (now: Date, days: number): string => {
+  const day = dayOf(daysAfter(now, days));
+  return firstOpenDay(calendarOf(USUAL_SETTINGS), day) ?? day;
+};
+
 const ALL_STEPS = Number.POSITIVE_INFINITY;
 
 async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
@@ -137,7 +159,7 @@ async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds:
     orderId,
     revision: null,
     customerId: customerIds[order.customer]!,
-    promised: dayOf(daysAfter(now, order.promisedIn)),
+    promised: promisedOn(now, order.promisedIn),
     pieces,
   });
   const { progress } = order;
@@ -290,7 +312,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
     await fillRack(tell);
     for (const [ago, tickets] of PLANS) {
       tell.at = daysAfter(now, -ago);
-      const there = new Set((await cutJobs(tx)).map((job) => job.ticket));
+      const there = new Set((await cutJobs(tx, books.settings)).map((job) => job.ticket));
       const cut = tickets.filter((ticket) => there.has(ticket));
       if (cut.length > 0) await cutThese(tell, tx, books, cut);
     }

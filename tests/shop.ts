@@ -1,4 +1,5 @@
 /** A small shop for tests: the materials and prices of the worked example, and a few others to choose from. */
+import { USUAL_SETTINGS, calendarOf } from '@/contract/settings';
 import { type Design, newDesign } from '@/core/design/design';
 import type { Backing, Catalogue, Glazing, Moulding, SheetMaterial } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
@@ -135,6 +136,8 @@ export const shopView: ShopView = {
     glazings: [...catalogue.glazings.values()],
     backings: [...catalogue.backings.values()],
   },
+  calendar: calendarOf(USUAL_SETTINGS),
+  today: '2031-05-05',
 };
 /** The design of the worked price example: 12 × 16, one mat 2½ all round. */
 export function exampleDesign(over: Partial<Design> = {}): Design {

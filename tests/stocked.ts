@@ -40,7 +40,7 @@ export async function stocked() {
       orderId: crypto.randomUUID(),
       revision: null,
       customerId,
-      promised: '2031-05-20',
+      promised: '2031-12-15',
       pieces: designs.map((design) => ({ id: crypto.randomUUID(), design })),
     };
     await must(app.command('save-quote', payload));
@@ -61,7 +61,14 @@ export async function stocked() {
     for (let job = await jobOf(ticket); job.next !== step; job = await jobOf(ticket)) {
       const ticks = ['insisted-kept', 'right-way-up'];
       await must(
-        app.command('move-step', { jobId: job.id, revision: job.revision, step: job.next as never, to: 'done', ticks }),
+        app.command('move-step', {
+          jobId: job.id,
+          revision: job.revision,
+          step: job.next as never,
+          to: 'done',
+          ticks,
+          early: true,
+        }),
       );
     }
   };

@@ -103,6 +103,7 @@ export const PAPERS = {
   'piece-label': ALL,
   'cut-sheet': ALL,
   'rack-label': ALL,
+  'bench-codes': ALL,
   quote: COUNTER,
 } as const satisfies Readonly<Record<string, readonly Role[]>>;
 export const LISTS = {

@@ -4,7 +4,7 @@ import { designSchema } from '@/core/design/schema';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
-import { LONGEST } from '@/core/units/length';
+import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
 import { LARGEST_LIST } from './limits';
 import { ROLES, type Role } from './roles';
@@ -67,6 +67,17 @@ export const sheetsPlanSchema = z.object({
     )
     .max(5000),
   ...judgedSchema,
+});
+
+const measured = rackLength.transform(length);
+const trimmedBy = z.int().min(0).max(LONGEST).transform(length);
+const builtSchema = z.strictObject({
+  seat: z.strictObject({ top: measured, bottom: measured, left: measured, right: measured }).optional(),
+  trimmed: z.strictObject({ w: trimmedBy, h: trimmedBy }).optional(),
+  depth: measured.optional(),
+  inside: z.strictObject({ w: measured, h: measured }).optional(),
+  drop: measured.optional(),
+  beyond: z.boolean().optional(),
 });
 
 const checkPoints = Object.keys(CHECK_POINTS) as [CheckPoint, ...CheckPoint[]];
@@ -168,8 +179,14 @@ export const commands = {
       step: z.enum(STEPS),
       to: z.enum(['doing', 'done', 'todo']),
       ticks: z.array(z.string().max(40)).max(20),
+      /** It was said that something still cures or dries, and somebody goes on all the same. */
+      early: z.boolean().default(false),
     }),
   },
+  /** What wood and wire came to be; what is left out is as it was computed. */
+  'record-built': { roles: ALL, payload: z.object({ jobId: id, revision, built: builtSchema }) },
+  /** A closed package that was opened once more, and why. */
+  'open-again': { roles: ALL, payload: z.object({ jobId: id, revision, why: line(300) }) },
   'final-check': {
     roles: ALL,
     payload: z.object({

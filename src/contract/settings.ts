@@ -1,5 +1,13 @@
 /** What the owner sets for the whole shop, each with its bounds and what it is at first. A change is a new edition. */
 import { z } from 'zod';
+import { type Calendar, WEEKDAYS, type Weekday } from '@/core/schedule/calendar';
+import type { WaitMinutes } from '@/core/route/waits';
+
+const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'not-a-time');
+const hours = z.tuple([time, time]).refine(([from, to]) => from < to, 'hours-backwards');
+const week = z.strictObject(
+  Object.fromEntries(WEEKDAYS.map((day) => [day, hours.nullable()])) as Record<Weekday, z.ZodNullable<typeof hours>>,
+);
 
 export const settingsSchema = z.strictObject({
   /** Minutes without a sign of a person until their session ends. */
@@ -14,6 +22,14 @@ export const settingsSchema = z.strictObject({
   backUpNightly: z.boolean(),
   backUpHour: z.int().min(0).max(23),
   backUpsKept: z.int().min(1).max(365),
+  /** When the shop is open, by weekday; null where it stays closed. */
+  open: week.refine((days) => Object.values(days).some((day) => day !== null), 'never-open'),
+  /** Days it stays closed besides. */
+  closed: z.array(z.iso.date()).max(400),
+  /** How long glue cures, a coat dries and a press stays closed. */
+  glueHours: z.int().min(0).max(168),
+  dryHours: z.int().min(0).max(720),
+  pressMinutes: z.int().min(0).max(1440),
 });
 export type ShopSettings = z.infer<typeof settingsSchema>;
 
@@ -25,7 +41,27 @@ export const USUAL_SETTINGS: ShopSettings = {
   backUpNightly: true,
   backUpHour: 2,
   backUpsKept: 14,
+  open: {
+    mon: ['09:00', '17:00'],
+    tue: ['09:00', '17:00'],
+    wed: ['09:00', '17:00'],
+    thu: ['09:00', '17:00'],
+    fri: ['09:00', '17:00'],
+    sat: null,
+    sun: null,
+  },
+  closed: [],
+  glueHours: 12,
+  dryHours: 24,
+  pressMinutes: 60,
 };
+
+export const calendarOf = ({ open, closed }: ShopSettings): Calendar => ({ open, closed });
+export const waitMinutesOf = ({ glueHours, dryHours, pressMinutes }: ShopSettings): WaitMinutes => ({
+  'glue cure': glueHours * 60,
+  dry: dryHours * 60,
+  press: pressMinutes,
+});
 
 /** What an earlier Lopren kept, with what it did not know as it is at first. */
 export const readSettings = (kept: unknown): ShopSettings => {

@@ -5,6 +5,9 @@ import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import type { CheckPoint, Station, StepKey } from '@/core/route/steps';
 import type { JobState } from '@/core/route/state';
+import type { Waiting } from '@/core/route/waits';
+import type { Calendar } from '@/core/schedule/calendar';
+import type { Built, Measured } from '@/core/jobs/as-built';
 import type { Unit } from '@/core/units/length';
 import type { ListedPiece } from '@/core/cutting/rack-list';
 import type { Wanted } from '@/core/cutting/demand';
@@ -53,6 +56,7 @@ export interface BackUpView {
   readonly bytes: number;
 }
 export interface SettingsView {
+  readonly today: string;
   readonly edition: number;
   readonly settings: ShopSettings;
   readonly editions: readonly { readonly number: number; readonly at: string; readonly by: string }[];
@@ -65,6 +69,9 @@ export interface ShopView {
   readonly prices: PriceBook;
   readonly defaults: DefaultMaterials;
   readonly lists: ListedMaterials;
+  readonly calendar: Calendar;
+  /** The shop's day. */
+  readonly today: string;
 }
 export interface CustomerView {
   readonly id: string;
@@ -123,6 +130,10 @@ export interface StepView {
   readonly state: 'todo' | 'doing' | 'done';
   readonly times: number;
   readonly startedAt: string | null;
+  /** Minutes it really took, by Begin; null where nobody said that they begin, or it is not done. */
+  readonly spent: number | null;
+  /** What it still waits for. */
+  readonly waiting: Waiting | null;
 }
 /** A line with its sentence in each unit; said by the server, so that no page ships every sentence there is. */
 export type SaidLine = Line & { readonly said: Readonly<Record<Unit, string>> };
@@ -145,6 +156,10 @@ export interface JobView {
   readonly worked: WorkedOut;
   /** What to do at each step with this piece, and its drawing. */
   readonly instructions: readonly SaidStep[];
+  /** What was measured at the bench, what can be and at which step, and what does not agree with it. */
+  readonly built: Built;
+  readonly measures: readonly { readonly key: Measured; readonly step: StepKey }[];
+  readonly disagrees: readonly Issue[];
   /** The points of the final check that this piece has. */
   readonly checks: readonly CheckPoint[];
   readonly events: readonly {
@@ -165,6 +180,8 @@ export interface BoardJob {
   readonly next: StepKey | null;
   readonly station: Station | null;
   readonly minutesLeft: number;
+  /** What its next step waits for. */
+  readonly waiting: Waiting | null;
   readonly steps: readonly ('todo' | 'doing' | 'done')[];
   readonly failures: number;
 }

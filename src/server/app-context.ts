@@ -69,6 +69,7 @@ export interface KeptBooks {
   readonly booksIn: (tx: Tx) => Promise<ShopData | undefined>;
   /** What the owner has set; never inside a transaction either. */
   readonly shopSettings: () => Promise<ShopSettings>;
+  readonly settingsIn: (tx: Queries) => Promise<ShopSettings>;
 }
 
 /** Keeps the books of the latest edition that was read; every change of the books is a new edition and is told on the bus. */
@@ -91,11 +92,14 @@ export function keptBooks(db: Queries, bus: Bus): KeptBooks {
     current = found !== undefined;
     return found;
   };
+  const settingsIn = async (from: Queries) => {
+    const found = await latestSettings(from);
+    return found ? readSettings(found.settings) : USUAL_SETTINGS;
+  };
   const shopSettings = async () => {
     if (settings) return settings;
-    const found = await latestSettings(db);
-    settings = found ? readSettings(found.settings) : USUAL_SETTINGS;
+    settings = await settingsIn(db);
     return settings;
   };
-  return { books, booksIn, shopSettings };
+  return { books, booksIn, shopSettings, settingsIn };
 }

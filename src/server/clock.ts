@@ -4,6 +4,12 @@ export interface Clock {
 }
 export const systemClock: Clock = { now: () => new Date() };
 
+/** The minute of the shop's own clock, as `2026-12-03T14:05`. */
+export function momentOf(at: Date): string {
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${dayOf(at)}T${two(at.getHours())}:${two(at.getMinutes())}`;
+}
+
 /** The calendar day in the shop's own time zone, as `2026-12-03`. */
 export function dayOf(at: Date): string {
   const two = (value: number) => String(value).padStart(2, '0');

@@ -1,4 +1,5 @@
 /** The people of the shop, where they are signed in, and what happened at the door. */
+import { dayOf } from './clock';
 import type { PersonView, SecurityView, SettingsView } from '@/contract/views';
 import { USUAL_SETTINGS, readSettings } from '@/contract/settings';
 import { latestSettings, settingsEditions } from '@/db/queries/settings';
@@ -33,6 +34,7 @@ export async function securityView({ app }: Viewer<'owner'>): Promise<SecurityVi
 export async function settingsView({ app }: Viewer<'owner'>): Promise<SettingsView> {
   const latest = await latestSettings(app.db);
   return {
+    today: dayOf(app.clock.now()),
     edition: latest?.number ?? 0,
     settings: latest ? readSettings(latest.settings) : USUAL_SETTINGS,
     editions: (await settingsEditions(app.db, MOST_EDITIONS)).map(({ number, at, by }) => ({

@@ -53,7 +53,7 @@ export async function rackView(viewer: Viewer): Promise<RackView | undefined> {
     today: dayOf(app.clock.now()),
     pieces: await rackPieces(viewer),
     stock: stock.map(({ material, on_hand, minimum, revision }) => ({ material, onHand: on_hand, minimum, revision })),
-    jobs: await cutJobs(app.db),
+    jobs: await cutJobs(app.db, books.settings),
     plans: await plansMade(viewer),
     lists: money ? books.lists : bare(books.lists),
     homeUnit: books.shop.home_unit,

@@ -1,9 +1,20 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
-import { resultOf, withWorkings, withoutMoney } from '@/core/agreed';
+import { calendarOf } from '@/contract/settings';
+import { withWorkings, withoutMoney } from '@/core/agreed';
+import { measuresOf } from '@/core/jobs/as-built';
 import { planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
-import { agreedOf, eventsOf, jobByTicket, jobsOfOrder, openJobs, stepsOf, stepsOfAll } from '@/db/queries/jobs';
+import {
+  type StepRow,
+  agreedOf,
+  eventsOf,
+  jobByTicket,
+  jobsOfOrder,
+  openJobs,
+  stepsOf,
+  stepsOfAll,
+} from '@/db/queries/jobs';
 import {
   type OrderRow,
   customerById,
@@ -16,7 +27,9 @@ import {
 } from '@/db/queries/orders';
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
+import { asBuiltOf } from './as-built';
 import { instructed } from './instructed';
+import { waitingAt } from './waiting';
 import { standing } from './quotes';
 import { inSlices } from './slices';
 import type { CounterViewer, Viewer } from './access';
@@ -27,7 +40,17 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
   const books = await app.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
-  return { name: shop.name, homeUnit: shop.home_unit, demo: shop.demo, prices, defaults: shop.house, lists };
+  const calendar = calendarOf(await app.shopSettings());
+  return {
+    name: shop.name,
+    homeUnit: shop.home_unit,
+    demo: shop.demo,
+    prices,
+    defaults: shop.house,
+    lists,
+    calendar,
+    today: dayOf(app.clock.now()),
+  };
 }
 
 /** An order and all that belongs to it, as of one moment: its revision must not be older than the rest. */
@@ -87,18 +110,25 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
 export const orderView = (viewer: CounterViewer, number: number): Promise<OrderView | undefined> =>
   orderAs(viewer, (db) => orderByNumber(db, number));
 
+const MINUTE_MS = 60_000;
+/** Minutes between Begin and done; null where nobody said that they begin. */
+function minutesTaken({ state, started_at, done_at }: StepRow): number | null {
+  if (state !== 'done' || !started_at || !done_at || started_at.getTime() === done_at.getTime()) return null;
+  return Math.round((done_at.getTime() - started_at.getTime()) / MINUTE_MS);
+}
+
 /** A job as the bench needs it. The bench sees no price and no cost. */
 export async function jobView({ app, person }: Viewer, ticket: string): Promise<JobView | undefined> {
   const found = await app.db.read(async (db) => {
     const job = await jobByTicket(db, ticket);
     const worked = job && (await agreedOf(db, job.id));
-    return (
-      worked && { job, worked: resultOf(worked), steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) }
-    );
+    return worked && { job, agreed: worked, steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) };
   });
   if (!found) return undefined;
-  const { job, worked, steps, events } = found;
+  const { job, agreed, steps, events } = found;
   const { settings } = (await app.books())!;
+  const { worked, issues } = asBuiltOf(job, agreed, steps, settings);
+  const waiting = waitingAt(steps, app.clock.now(), await app.shopSettings());
   return {
     id: job.id,
     ticket: job.ticket,
@@ -111,15 +141,20 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     worked: person.role === 'bench' ? withoutMoney(worked) : worked,
     ...instructed(worked, settings),
     state: job.order_state === 'cancelled' ? 'cancelled' : jobState(steps),
-    steps: steps.map(({ step, station, minutes, state, times, started_at }) => ({
-      step,
-      station,
-      minutes,
-      state,
-      times,
-      startedAt: started_at?.toISOString() ?? null,
+    built: job.built,
+    measures: measuresOf(worked),
+    disagrees: issues,
+    steps: steps.map((row) => ({
+      step: row.step,
+      station: row.station,
+      minutes: row.minutes,
+      state: row.state,
+      times: row.times,
+      startedAt: row.started_at?.toISOString() ?? null,
+      spent: minutesTaken(row),
+      waiting: (row.state === 'todo' && waiting(row.step)) || null,
     })),
-    next: nextStep(steps) ?? null,
+    next: nextStep(steps, (step) => waiting(step) !== undefined) ?? null,
     events: events.map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
   };
 }
@@ -130,13 +165,16 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
     const ids = jobs.map((job) => job.id);
     return { jobs, all: await stepsOfAll(db, ids) };
   });
+  const settings = await app.shopSettings();
+  const now = app.clock.now();
   const byJob = new Map<string, typeof all>();
   for (const step of all) byJob.set(step.job_id, [...(byJob.get(step.job_id) ?? []), step]);
   return {
-    today: dayOf(app.clock.now()),
+    today: dayOf(now),
     jobs: jobs.map((job) => {
       const steps = byJob.get(job.id) ?? [];
-      const next = nextStep(steps);
+      const waiting = waitingAt(steps, now, settings);
+      const next = nextStep(steps, (step) => waiting(step) !== undefined);
       return {
         ticket: job.ticket,
         title: job.title,
@@ -146,6 +184,7 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
         hold: job.hold,
         next: next ?? null,
         station: steps.find((one) => one.step === next)?.station ?? null,
+        waiting: (next && waiting(next)) || null,
         minutesLeft: steps.filter((one) => one.state !== 'done').reduce((total, one) => total + one.minutes, 0),
         steps: steps.map((one) => one.state),
         failures: job.failures,

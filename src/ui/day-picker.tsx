@@ -11,11 +11,15 @@ interface Props {
   readonly label: string;
   /** YYYY-MM-DD. */
   readonly day: string;
+  /** Days before it cannot be chosen. */
+  readonly least?: string;
+  /** Days that can be chosen; all where it is left out. */
+  readonly may?: (day: string) => boolean;
   readonly onChange: (day: string) => void;
   readonly onClose: () => void;
 }
 
-export function DayPicker({ anchor, label, day, onChange, onClose }: Props) {
+export function DayPicker({ anchor, label, day, least, may, onChange, onClose }: Props) {
   return (
     <Popover
       open
@@ -29,6 +33,8 @@ export function DayPicker({ anchor, label, day, onChange, onClose }: Props) {
         <DateCalendar
           autoFocus
           value={dayjs(day)}
+          {...(least === undefined ? {} : { minDate: dayjs(least) })}
+          {...(may ? { shouldDisableDate: (at: dayjs.Dayjs) => !may(at.format('YYYY-MM-DD')) } : {})}
           onChange={(chosen, how) => how === 'finish' && chosen && onChange(chosen.format('YYYY-MM-DD'))}
         />
       </LocalizationProvider>

@@ -117,6 +117,11 @@ const SAFETY: Record<string, string> = {
   'cut-strips': 'Fresh blade: keep the other hand behind the cut.',
   fit: 'Gloves for the glass edge; cleaner away from the piece.',
 };
+const WAITING: Record<string, string> = {
+  'glue cure': 'Glue cures',
+  dry: 'It dries',
+  press: 'It lies in the press',
+};
 const HOLDERS: Record<string, string> = {
   customer: 'the customer',
   supplier: 'the supplier',
@@ -131,6 +136,8 @@ export const stationName = of(STATIONS);
 export const stateName = of(STATES);
 export const pointName = of(POINTS);
 export const holderName = of(HOLDERS);
+/** What a step waits for, as a sentence begins. */
+export const waitName = of(WAITING);
 /** The usual caution of a step; of the glass only where there is some. */
 export function safetyWord(step: string, { stack }: Pick<WorkedOut, 'stack'>): string | undefined {
   const glazed = stack.layers.some(({ part }) => part === 'glazing' || part === 'pane' || part === 'mirror');

@@ -88,12 +88,20 @@ export function dayName(day: string, thisYear?: number): string {
   return `${week} ${date} ${name}${thisYear !== undefined && thisYear !== year ? ` ${year}` : ''}`;
 }
 
+/** A moment of the shop's clock, `2026-12-07T09:00`, as people say it. */
+export const momentName = (moment: string): string =>
+  `${dayName(moment.slice(0, 10))}, ${moment.slice(11).replace(/^0/, '')}`;
+
 export const bytesText = (bytes: number): string =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
+/** The time as the screen's clock has it. */
+export const timeText = (moment: string): string =>
+  new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 /** Day and time as the screen's clock has them. */
 export function momentText(moment: string): string {
   const date = new Date(moment);
   const day = date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-  return `${day}, ${date.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`;
+  return `${day}, ${timeText(moment)}`;
 }

@@ -4,6 +4,7 @@ import { apply, set } from '@/core/design/edit';
 import { length } from '@/core/units/length';
 import { mustPriceOrder } from '@/core/pricing/order-price';
 import { workOut } from '@/core/work-out';
+import { latestSettings } from '@/db/queries/settings';
 import { jobView } from '@/server/views';
 import { type Stocked, CLEAN_LIST, TOTAL, codes, must, stocked, stockedDesign } from '../stocked';
 
@@ -103,6 +104,36 @@ describe('from quote to order', () => {
     await must(app.command('import-mouldings', { text: list, edition: edition + 1, file: 'back.csv' }));
   });
 
+  it.each([
+    ['yesterday', '2031-05-04', 'promise-past'],
+    ['today', '2031-05-05', 'ok'],
+    ['a Saturday', '2031-05-10', 'promise-closed'],
+    ['a Sunday', '2031-05-11', 'promise-closed'],
+    ['the Monday after', '2031-05-12', 'ok'],
+  ])('promises %s: %s %s', async (_when, promised, code) => {
+    const now = app.clock.at;
+    app.clock.at = new Date('2031-05-05T10:00:00Z');
+    const order = await quote();
+    expect(codes(await app.command('save-quote', { ...order, revision: 1, promised }))).toBe(code);
+    app.clock.at = now;
+  });
+
+  it('promises no day that was closed since: acceptance looks again', async () => {
+    const now = app.clock.at;
+    app.clock.at = new Date('2031-05-05T10:00:00Z');
+    const order = await quote();
+    const settings = await app.shopSettings();
+    const { number: edition } = (await latestSettings(app.db)) ?? { number: 0 };
+    await must(app.command('change-settings', { edition, settings: { ...settings, closed: ['2031-12-15'] } }));
+    const accept = () =>
+      app.command('accept-order', { orderId: order.orderId, revision: 1, total: TOTAL, reasons: {} });
+    const refused = await accept();
+    expect([codes(refused), !refused.ok && refused.issues[0]!.figures.next]).toEqual(['promise-closed', '2031-12-16']);
+    await must(app.command('change-settings', { edition: edition + 1, settings }));
+    await must(accept());
+    app.clock.at = now;
+  });
+
   it('believes no material that is made up in the request', async () => {
     const own = (await app.books())!.lists.mouldings[0]!;
     const cheap = { ...own, cost: { ...own.cost, amount: '0.01' } };
@@ -114,8 +145,8 @@ describe('from quote to order', () => {
 
   it('accepts once: a second acceptance and a change from a stale tab are refused', async () => {
     const order = await quote();
-    await must(app.command('save-quote', { ...order, revision: 1, promised: '2031-06-01' }));
-    expect(codes(await app.command('save-quote', { ...order, revision: 1, promised: '2031-07-01' }))).toBe(
+    await must(app.command('save-quote', { ...order, revision: 1, promised: '2031-12-16' }));
+    expect(codes(await app.command('save-quote', { ...order, revision: 1, promised: '2031-12-17' }))).toBe(
       'order-stale',
     );
     const both = await Promise.all(
@@ -123,7 +154,7 @@ describe('from quote to order', () => {
     );
     expect(both.map(codes).sort()).toEqual(['ok', 'order-stale']);
     expect(codes(await app.command('save-quote', { ...order, revision: 3 }))).toBe('order-agreed');
-    expect((await viewOf(order.orderId)).promised).toBe('2031-06-01');
+    expect((await viewOf(order.orderId)).promised).toBe('2031-12-16');
   });
 
   it.each<[string, (one: Design) => Design]>([
@@ -154,7 +185,7 @@ describe('from quote to order', () => {
       orderId: crypto.randomUUID(),
       revision: null,
       customerId,
-      promised: '2031-05-20',
+      promised: '2031-12-15',
       pieces: [
         {
           id: crypto.randomUUID(),

@@ -102,7 +102,7 @@ class Day {
       orderId: order.id,
       revision,
       customerId: shop.customerId,
-      promised: '2031-06-01',
+      promised: '2031-12-16',
       pieces: [{ id: order.piece, design: stockedDesign() }],
     };
     const expected = stale ? 'order-stale' : order.state === 'quoted' ? 'ok' : 'order-agreed';
@@ -219,6 +219,8 @@ class Day {
     const able = STEPS.filter((key) => !order.done.has(key) && NEEDS[key]!.every((need) => order.done.has(need)));
     const step = this.below(4) > 0 && able.length > 0 ? this.pick(able) : this.pick(STEPS);
     const ticks = this.below(3) > 0 ? ['insisted-kept', 'right-way-up'] : [];
+    // The day is over before any glue has cured.
+    const early = this.below(3) > 0;
     const expected = this.closed(order)
       ? 'job-closed'
       : order.held
@@ -229,10 +231,12 @@ class Day {
             ? 'step-done'
             : step === 'final-check'
               ? 'step-elsewhere'
-              : step === 'fit' && ticks.length === 0
-                ? 'enclosure-open'
-                : 'ok';
-    const payload = { jobId: order.piece, revision: order.jobRevision, step, to: 'done', ticks };
+              : step === 'fit' && !early
+                ? 'step-too-early'
+                : step === 'fit' && ticks.length === 0
+                  ? 'enclosure-open'
+                  : 'ok';
+    const payload = { jobId: order.piece, revision: order.jobRevision, step, to: 'done', ticks, early };
     if (await this.give('move-step', payload, expected)) {
       order.done.add(step);
       order.jobRevision += 1;
@@ -383,7 +387,7 @@ describe('commands in any order', () => {
       'final-check': 'job-closed job-held ok step-done step-needs',
       'hand-over': 'balance-open job-held job-not-ready ok order-agreed',
       hold: 'job-closed job-held job-stale ok',
-      'move-step': 'enclosure-open job-closed job-held ok step-done step-elsewhere step-needs',
+      'move-step': 'enclosure-open job-closed job-held ok step-done step-elsewhere step-needs step-too-early',
       'put-rack-piece': 'ok',
       release: 'job-closed job-not-held ok',
       'remove-rack-piece': 'ok rack-stale',

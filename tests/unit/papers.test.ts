@@ -42,7 +42,17 @@ const job = (design: Design = exampleDesign()): JobView => ({
   events: [],
   worked: worked(design),
   ...instructed(worked(design), defaultSettings('in')),
-  steps: worked(design).route.map((one) => ({ ...one, state: 'todo', times: 0, startedAt: null })),
+  steps: worked(design).route.map((one) => ({
+    ...one,
+    state: 'todo',
+    times: 0,
+    startedAt: null,
+    spent: null,
+    waiting: null,
+  })),
+  built: {},
+  measures: [],
+  disagrees: [],
 });
 const order = (designs: Design[]): OrderView => ({
   id: 'o',

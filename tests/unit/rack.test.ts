@@ -66,14 +66,14 @@ beforeEach(async () => {
   await must(app.command('accept-order', { orderId: order, revision: 1, total, reasons: {} }));
   for (const { id } of pieces)
     await must(app.command('move-step', { jobId: id, revision: 1, step: 'materials-here', to: 'done', ticks: [] }));
-  tickets = (await cutJobs(app.db)).map((job) => job.ticket);
+  tickets = (await cutJobs(app.db, defaultSettings('in'))).map((job) => job.ticket);
   await must(app.command('put-rack-piece', stick(inches(70))));
   await must(app.command('set-stock', { material: 'MAR-31', onHand: 5, minimum: 2 }));
 });
 
 describe('what is to be cut', () => {
   it('is every leg and board of the jobs, by their figures, until a plan has it', async () => {
-    const [job] = await cutJobs(app.db);
+    const [job] = await cutJobs(app.db, defaultSettings('in'));
     expect(job!.wanted.frames[0]!.legs.map((leg) => leg.length / 8128)).toEqual([18.875, 18.875, 22.875, 22.875]);
     expect(job!.wanted.parts.map((part) => [part.what, part.material])).toEqual([
       ['glazing', 'GL-CLEAR'],
@@ -81,7 +81,7 @@ describe('what is to be cut', () => {
       ['board', 'FOAM-5'],
     ]);
     await must(app.command('confirm-plan', await planned([tickets[0]!])));
-    expect((await cutJobs(app.db)).map((one) => one.ticket)).toEqual([tickets[1]]);
+    expect((await cutJobs(app.db, defaultSettings('in'))).map((one) => one.ticket)).toEqual([tickets[1]]);
   });
 });
 
@@ -163,14 +163,14 @@ describe('a spoiled cut', () => {
   it('is wanted again by itself, and what is left of it lies on the rack', async () => {
     const plan = await planned();
     await must(app.command('confirm-plan', plan));
-    expect(await cutJobs(app.db)).toEqual([]);
+    expect(await cutJobs(app.db, defaultSettings('in'))).toEqual([]);
     const spoil = (over: Partial<Asked<'spoil-cut'>>) =>
       app.command('spoil-cut', { planId: plan.id, part: `${tickets[0]} top`, why: 'chipped', left: null, ...over });
     expect(codes(await spoil({ part: 'ghost' }))).toBe('cut-part-unknown');
     expect(codes(await spoil({ left: { length: inches(40), height: null } }))).toBe('spoil-too-long');
     await must(spoil({ left: { length: inches(15), height: null } }));
     expect(codes(await spoil({}))).toBe('cut-part-unknown');
-    const [again] = await cutJobs(app.db);
+    const [again] = await cutJobs(app.db, defaultSettings('in'));
     expect([again!.ticket, again!.again, again!.wanted.frames[0]!.legs.map((leg) => leg.id)]).toEqual([
       tickets[0],
       1,
@@ -180,7 +180,7 @@ describe('a spoiled cut', () => {
     expect([left.length, left.material]).toEqual([inches(15), 'MAR-31']);
     expect(codes(await app.command('undo-plan', { id: plan.id }))).toBe('plan-begun');
     await must(app.command('confirm-plan', await planned([tickets[0]!])));
-    expect(await cutJobs(app.db)).toEqual([]);
+    expect(await cutJobs(app.db, defaultSettings('in'))).toEqual([]);
   });
 });
 

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { Bench } from '@/features/bench/bench';
 import { FindJob, ticketIn } from '@/features/bench/find-job';
 import { Board } from '@/features/board/board';
+import { benchList, nextAt } from '@/server/bench-list';
 import { boardView } from '@/server/views';
 import { button, dialog, field, press, sent, shopOfFile, show, went } from '../screens';
 import { must } from '../stocked';
@@ -62,10 +63,14 @@ describe('a step at the bench', () => {
   it('is not closed while what must be ticked is not, and is when it is', async () => {
     const { ticket } = await bench('fit');
     press(/^Closed/);
+    const early = await dialog();
+    expect(early.getByRole('heading').textContent).toBe('Free from Tue 6 May, 9:00');
+    fireEvent.click(early.getByRole('button', { name: 'Go on all the same' }));
     await screen.findByText(/tick/i, { selector: 'p' });
     expect((await shop().jobOf(ticket)).next).toBe('fit');
     for (const point of screen.getAllByRole('checkbox')) fireEvent.click(point);
     press(/^Closed/);
+    fireEvent.click((await dialog()).getByRole('button', { name: 'Go on all the same' }));
     await next('Back and hang');
   });
 
@@ -108,6 +113,55 @@ describe('waiting', () => {
   });
 });
 
+describe('as it came out', () => {
+  it('is written down at the step, each figure read beside its field, and re-sizes what is not cut', async () => {
+    const { ticket, job } = await bench('join');
+    press('Write down what was measured');
+    const measures = await dialog();
+    const keep = measures.getByRole('button', { name: 'Keep' });
+    for (const side of ['Top', 'Bottom', 'Left', 'Right'])
+      fireEvent.change(measures.getByLabelText(side), { target: { value: side === 'Left' ? 'no' : '16 13/16' } });
+    fireEvent.click(keep);
+    await measures.findByText(/“no” was read|“no”/);
+    expect(measures.getByLabelText<HTMLInputElement>('Top').value).toBe('16 13/16');
+    for (const side of ['Left', 'Right'])
+      fireEvent.change(measures.getByLabelText(side), { target: { value: '20 7/8' } });
+    fireEvent.click(keep);
+    await screen.findByText(/Rabbet measured: 16/);
+    const after = await shop().jobOf(ticket);
+    expect(after.worked.sizes.package.w - job.worked.sizes.package.w).toBe(-508);
+    expect(after.disagrees).toEqual([]);
+  });
+
+  it('says what is beyond the allowance, and uses it only when that is said', async () => {
+    const { ticket, job } = await bench('join');
+    press('Write down what was measured');
+    const measures = await dialog();
+    for (const [side, value] of [
+      ['Top', '17 1/4'],
+      ['Bottom', '17 1/4'],
+      ['Left', '20 7/8'],
+      ['Right', '20 7/8'],
+    ] as const)
+      fireEvent.change(measures.getByLabelText(side), { target: { value } });
+    fireEvent.click(measures.getByRole('button', { name: 'Keep' }));
+    await screen.findByText(/more than its allowance/);
+    expect((await shop().jobOf(ticket)).worked.sizes.package).toEqual(job.worked.sizes.package);
+    press('Use it all the same');
+    await waitFor(() => expect(screen.queryByText(/more than its allowance/)).toBeNull());
+    expect((await shop().jobOf(ticket)).worked.sizes.package.w).toBeGreaterThan(job.worked.sizes.package.w);
+  });
+
+  it('counts a package that is opened again, by a reason that is tapped', async () => {
+    await bench('fit');
+    press('Opened again');
+    const why = await dialog();
+    fireEvent.click(why.getByRole('button', { name: 'A fibre' }));
+    fireEvent.click(why.getByRole('button', { name: 'Count it' }));
+    await screen.findByText('Opened again once');
+  });
+});
+
 describe('the final check', () => {
   it('passes when every point was looked at, not before', async () => {
     const { ticket } = await bench('final-check');
@@ -140,6 +194,53 @@ describe('the scanner', () => {
     enter();
     expect(went).toEqual(['/bench/2041-2']);
     expect((await shop().jobOf(ticket)).next).toBe('materials-here');
+  });
+
+  it('does what a code of the sheet says: begin, done, problem, next', async () => {
+    const { ticket } = await bench('cut-legs');
+    typed('BEGIN');
+    enter();
+    await waitFor(() => expect(step()).toContain('begun'));
+    typed('done');
+    enter();
+    await next('Dry fit and join');
+    typed('NEXT');
+    enter();
+    expect(went).toEqual([`/bench?station=join&after=${ticket}`]);
+    typed('PROBLEM');
+    enter();
+    const problem = await dialog();
+    expect(problem.getByRole('heading').textContent).toBe('What is wrong?');
+    fireEvent.click(problem.getByRole('button', { name: 'A machine is down' }));
+    fireEvent.click(problem.getByRole('button', { name: 'Put on hold' }));
+    await screen.findByText(/On hold, the shop must act: A machine is down/);
+    expect((await shop().jobOf(ticket)).hold?.who).toBe('shop');
+    typed('DONE');
+    enter();
+    expect((await shop().jobOf(ticket)).next).toBe('join');
+  });
+
+  it('lists what waits at a station, what is free before what still cures', async () => {
+    const { ticket: cures } = await shop().accepted();
+    const { ticket: free } = await shop().accepted();
+    await shop().workTo(cures, 'fit');
+    await shop().workTo(free, 'cut-legs');
+    const waiting = await benchList(shop().app.viewer());
+    const tickets = waiting.map((job) => job.ticket);
+    expect(tickets.indexOf(free)).toBeLessThan(tickets.indexOf(cures));
+    show(<FindJob waiting={waiting} station="fit" />);
+    const row = (await screen.findByText(cures)).closest('li')!;
+    expect(row.textContent).toContain('free from Tue 6 May, 9:00');
+    expect(screen.queryByText(free)).toBeNull();
+    expect(screen.getByRole('link', { name: /^Saw/ }).getAttribute('href')).toBe('/bench?station=saw');
+    expect(nextAt(waiting, 'saw', 'none')?.station).toBe('saw');
+    expect(
+      nextAt(
+        waiting.filter((job) => job.ticket === free),
+        'saw',
+        free,
+      ),
+    ).toBeUndefined();
   });
 
   it.each([
@@ -182,7 +283,11 @@ describe('the board', () => {
     expect(within_(/^On hold/).getByText(held.ticket)).toBeTruthy();
     expect(within_(/^On hold/).getByText(/No glass/)).toBeTruthy();
     expect(within_(/^Ready to start/).getByText(cutting.ticket)).toBeTruthy();
-    expect(screen.getAllByRole('link')).toHaveLength(board.jobs.length);
+    expect(
+      screen.getAllByRole('link').filter((link) => /\/bench\/\d/.test(link.getAttribute('href') ?? '')),
+    ).toHaveLength(board.jobs.length);
+    const saw = screen.getByRole('link', { name: /^Saw/ });
+    expect(saw.getAttribute('href')).toBe('/bench?station=saw');
   });
 
   it.each([
@@ -193,7 +298,7 @@ describe('the board', () => {
     const board = await boardView(shop().app.viewer());
     const job = { ...board.jobs[0]!, hold: null, state: 'in-work' as const, promised };
     show(<Board board={{ today: '2031-05-05', jobs: [job] }} />);
-    const row = await screen.findByRole('link');
+    const row = (await screen.findByText(job.ticket)).closest('a')!;
     await waitFor(() => expect(row.textContent).toMatch(says));
   });
 });

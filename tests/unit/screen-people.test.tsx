@@ -85,6 +85,23 @@ describe('settings', () => {
     expect((await settingsView(shop().app.viewer())).settings.idleMinutes).toBe(45);
   });
 
+  it('say when the shop is open; what cannot be read stands beside its day', async () => {
+    await settings();
+    type('Saturday', '10-14');
+    type('Tuesday', 'whenever');
+    press('Save settings');
+    await waitFor(() =>
+      expect(document.getElementById(field('Tuesday').getAttribute('aria-describedby')!)!.textContent).toMatch(
+        /“whenever” was read/,
+      ),
+    );
+    type('Tuesday', 'closed');
+    press('Save settings');
+    await screen.findByText('Saved.');
+    const { open } = (await settingsView(shop().app.viewer())).settings;
+    expect([open.sat, open.tue, open.wed]).toEqual([['10:00', '14:00'], null, ['09:00', '17:00']]);
+  });
+
   it.each([
     ['0', /0/],
     ['-1', /-1/],

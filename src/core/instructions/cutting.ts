@@ -4,6 +4,7 @@ import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import { woodLeft, widening } from '../sizing/match';
 import { markingOut } from '../sizing/mats';
 import { type Length, grow, nearestSmaller, plus, size, times } from '../units/length';
+import { BESIDE, PANES } from '../route/cut-at';
 import type { Has } from './has';
 import { type Line, big, line, sized } from './line';
 
@@ -204,7 +205,6 @@ export function matLines(has: Has): Line[] {
   ];
 }
 
-const PANES: readonly string[] = ['glazing', 'pane', 'mirror'];
 export function glassLines(has: Has): Line[] {
   const { glazing, backPane } = has.worked.resolved;
   const panes = flatsOf(has).filter((part) => PANES.includes(part.part));
@@ -220,7 +220,6 @@ export function glassLines(has: Has): Line[] {
   ];
 }
 
-const BESIDE: readonly string[] = ['lift board', 'insert', 'insert board', 'backing patch', 'cloth'];
 export function boardLines(has: Has): Line[] {
   return flatsOf(has)
     .filter((part) => part.sheet && !part.layer && !PANES.includes(part.part) && !BESIDE.includes(part.part))

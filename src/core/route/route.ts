@@ -1,5 +1,5 @@
 /** The route of a piece: the steps it needs, with their planned minutes. Source: handbook, route. */
-import { BUILDS } from '../builds';
+import { BUILDS, mountOf } from '../builds';
 import type { ResolvedPiece, LayUp } from '../builds/build';
 import type { Design } from '../design/design';
 import type { Scoped } from '../jobs/scope';
@@ -64,7 +64,13 @@ export function routeOf(job: ResolvedPiece<Design>, sizes: Sizes, laid: LayUp, s
       (minutes.size ?? 0) * steps +
       (work[step] ?? 0) +
       (step === 'join' ? JOINT_MINUTES[practice.corner] : 0);
-    const rests = waits === 'glue cure' && practice.mitres === 'at once' ? undefined : waits;
+    const at = {
+      'glue cure': practice.mitres !== 'at once',
+      dry: true,
+      // Cloth is ironed here and goes on at once; only what is bonded lies in the press.
+      press: mountOf(design) === 'dry mount',
+    };
+    const rests = waits && at[waits] ? waits : undefined;
     return { step, station, minutes: minutes.base + extra, ...(rests ? { waits: rests } : {}) };
   });
 }

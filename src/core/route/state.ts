@@ -36,8 +36,13 @@ export function blocks(steps: readonly StepState[], key: StepKey): Issue | undef
   return done(steps, key) ? issue('step-done', { step: key }) : undefined;
 }
 
-/** The step to do next: the one already begun, else the first that nothing blocks. */
-export function nextStep(steps: readonly StepState[]): StepKey | undefined {
+/** The step to do next: the one already begun, else the first that nothing blocks; what still cures comes after what does not. */
+export function nextStep(
+  steps: readonly StepState[],
+  waiting: (step: StepKey) => boolean = () => false,
+): StepKey | undefined {
   const begun = steps.find((step) => step.state === 'doing');
-  return begun?.step ?? STEPS.find((key) => steps.some((step) => step.step === key) && !blocks(steps, key));
+  if (begun) return begun.step;
+  const open = STEPS.filter((key) => steps.some((step) => step.step === key) && !blocks(steps, key));
+  return open.find((key) => !waiting(key)) ?? open[0];
 }

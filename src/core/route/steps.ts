@@ -34,6 +34,10 @@ export const STEPS = [
 ] as const;
 export type StepKey = (typeof STEPS)[number];
 
+export const WAITS = ['glue cure', 'dry', 'press'] as const;
+/** What a step may wait for once it is done. */
+export type Wait = (typeof WAITS)[number];
+
 export interface StepRule {
   readonly station: Station;
   readonly needs: readonly StepKey[];
@@ -42,7 +46,7 @@ export interface StepRule {
   /** Codes of what to look at; worded in `words/`. */
   readonly lookAt: readonly string[];
   /** What the step waits for after it is done. */
-  readonly waits?: 'glue cure' | 'dry' | 'press';
+  readonly waits?: Wait;
 }
 
 export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {

@@ -1,6 +1,7 @@
 /** Jobs, their steps and what happened to them. */
 import { z } from 'zod';
-import { STATIONS, STEPS } from '@/core/route/steps';
+import { STATIONS, STEPS, WAITS } from '@/core/route/steps';
+import type { Built } from '@/core/jobs/as-built';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';
@@ -24,6 +25,7 @@ const jobRow = z.object({
   hold: holdSchema.nullable(),
   reasons: z.record(z.string(), z.string()),
   handed: z.object({ signedBy: z.string(), byId: z.string().nullable() }).nullable(),
+  built: z.custom<Built>((value) => typeof value === 'object' && value !== null),
   order_state: z.string(),
   number: z.int(),
   promised: z.string(),
@@ -31,7 +33,7 @@ const jobRow = z.object({
 });
 export type JobRow = z.infer<typeof jobRow>;
 
-const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold || jsonb_build_object('by', h.name) AS hold, j.reasons, j.handed,
+const JOB = `SELECT j.id, j.ticket, j.order_id, j.revision, j.hold || jsonb_build_object('by', h.name) AS hold, j.reasons, j.handed, j.built,
                     o.state AS order_state, o.number, o.promised::text, c.name AS customer`;
 const FROM = `FROM job j JOIN orders o ON o.id = j.order_id JOIN customer c ON c.id = o.customer_id
                    LEFT JOIN staff h ON h.id = (j.hold ->> 'byId')::uuid`;
@@ -62,6 +64,8 @@ export const insertJob = (tx: Tx, id: string, ticket: string, orderId: string, r
     JSON.stringify(reasons),
   ]);
 
+export const setBuilt = (tx: Tx, id: string, built: Built) =>
+  tx.query('UPDATE job SET built = $2, revision = revision + 1 WHERE id = $1', [id, JSON.stringify(built)]);
 export const touchJob = (tx: Tx, id: string) => tx.query('UPDATE job SET revision = revision + 1 WHERE id = $1', [id]);
 export const setHold = (tx: Tx, id: string, hold: HoldKept | null) =>
   tx.query('UPDATE job SET hold = $2, revision = revision + 1 WHERE id = $1', [
@@ -82,26 +86,27 @@ const stepRow = z.object({
   station: z.enum(STATIONS),
   minutes: z.int(),
   state: z.enum(['todo', 'doing', 'done']),
+  waits: z.enum(WAITS).nullable(),
   times: z.int(),
   started_at: z.date().nullable(),
   done_at: z.date().nullable(),
 });
 export type StepRow = z.infer<typeof stepRow>;
 
-const STEP = 'SELECT job_id, position, step, station, minutes, state, times, started_at, done_at FROM step';
+const STEP = 'SELECT job_id, position, step, station, minutes, state, waits, times, started_at, done_at FROM step';
 export const stepsOf = async (db: Queries, jobId: string) =>
   readRows(stepRow, await db.query(`${STEP} WHERE job_id = $1 ORDER BY position`, [jobId]));
 export const stepsOfAll = async (db: Queries, jobIds: readonly string[]) =>
   readRows(stepRow, await db.query(`${STEP} WHERE job_id = ANY ($1) ORDER BY job_id, position`, [jobIds]));
 
-export const insertStep = (tx: Tx, one: Pick<StepRow, 'job_id' | 'position' | 'step' | 'station' | 'minutes'>) =>
-  tx.query("INSERT INTO step (job_id, position, step, station, minutes, state) VALUES ($1, $2, $3, $4, $5, 'todo')", [
-    one.job_id,
-    one.position,
-    one.step,
-    one.station,
-    one.minutes,
-  ]);
+export const insertStep = (
+  tx: Tx,
+  one: Pick<StepRow, 'job_id' | 'position' | 'step' | 'station' | 'minutes' | 'waits'>,
+) =>
+  tx.query(
+    "INSERT INTO step (job_id, position, step, station, minutes, waits, state) VALUES ($1, $2, $3, $4, $5, $6, 'todo')",
+    [one.job_id, one.position, one.step, one.station, one.minutes, one.waits],
+  );
 
 export const startStep = (tx: Tx, jobId: string, step: string, at: Date) =>
   tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);

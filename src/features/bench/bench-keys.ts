@@ -2,13 +2,22 @@
 /** What the keyboard and the scanner do at the bench. */
 import { useEffect, useState } from 'react';
 import { isTyping } from '@/ui/keys';
+import { SCAN_CODES } from '@/core/route/scan-codes';
 import { ticketIn } from './find-job';
 
 /** Longer between two signs, and they are not of one ticket. */
 const APART_MS = 1500;
 
-/** A scanner types fast and ends with Enter: a ticket typed like that anywhere opens its job. */
-export function useScanner(open: (ticket: string) => void): void {
+/** What can be scanned besides a ticket, off the sheet of codes. */
+export type ScannedAct = keyof typeof SCAN_CODES;
+const actIn = (text: string): ScannedAct | undefined =>
+  (Object.keys(SCAN_CODES) as ScannedAct[]).find((act) => SCAN_CODES[act] === text.toUpperCase());
+
+/**
+ * A scanner types fast and ends with Enter: a ticket typed like that anywhere opens its job, a code of the sheet does
+ * what it says.
+ */
+export function useScanner(open: (ticket: string) => void, act: (act: ScannedAct) => void): void {
   useEffect(() => {
     let typed = '';
     let last = 0;
@@ -16,18 +25,19 @@ export function useScanner(open: (ticket: string) => void): void {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey) return;
       if (event.timeStamp - last > APART_MS) typed = '';
       last = event.timeStamp;
-      if (/^[\d-]$/.test(event.key)) typed += event.key;
+      if (/^[\da-z-]$/i.test(event.key)) typed += event.key;
       else if (event.key === 'Enter' && typed.length > 2) {
-        const ticket = ticketIn(typed);
+        const [ticket, code] = [ticketIn(typed), actIn(typed)];
         typed = '';
         event.stopImmediatePropagation();
         event.preventDefault();
         if (ticket) open(ticket);
+        else if (code) act(code);
       } else if (event.key !== 'Shift') typed = '';
     };
     window.addEventListener('keydown', hear, true);
     return () => window.removeEventListener('keydown', hear, true);
-  }, [open]);
+  }, [open, act]);
 }
 
 /** Enter ends the step that is shown, unless it belongs to something else. */

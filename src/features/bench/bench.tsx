@@ -5,22 +5,26 @@ import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
+import type { Waiting } from '@/core/route/waits';
 import type { JobView } from '@/contract/views';
 import { STEP_RULES, type StepKey } from '@/core/route/steps';
 import { useBenchScheme } from '@/ui/dress';
 import { useView } from '@/ui/query';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
-import { holderName, stateName, stationName, stepDone, stepName } from '@/words/bench';
-import { dayName } from '@/words/materials';
+import { holderName, stateName, stationName, stepDone, stepName, waitName } from '@/words/bench';
+import { dayName, momentName, timeText } from '@/words/materials';
 import { BENCH } from '@/words/screens/bench';
-import { useEnter, useScanner, useSeen } from './bench-keys';
+import { type ScannedAct, useEnter, useScanner, useSeen } from './bench-keys';
 import styles from './bench.module.css';
 import { JobSide } from './job-side';
+import { Measured } from './measured';
 import { StepDrawing } from './step-drawing';
 import { StepLines } from './step-lines';
 
 const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck));
+const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.EarlyDialog));
+const OpenedDialog = dynamic(() => import('./opened-dialog').then((file) => file.OpenedDialog));
 const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog));
 
 type JobStep = JobView['steps'][number];
@@ -67,12 +71,39 @@ function Head({
 }
 
 function StepHead({ step }: { step: JobStep }) {
+  const { waiting } = step;
   return (
-    <h1>
-      {stepName(step.step)}
-      {step.state === 'doing' && <small> {BENCH.begun}</small>}
-      {step.state === 'done' && <small> {BENCH.done(step.times)}</small>}
-    </h1>
+    <>
+      <h1>
+        {stepName(step.step)}
+        {step.state === 'doing' && <small> {BENCH.begun(step.startedAt ? timeText(step.startedAt) : '')}</small>}
+        {step.state === 'done' && (
+          <small>
+            {' '}
+            {BENCH.done(step.times)}
+            {step.spent !== null && BENCH.took(step.spent, step.minutes)}
+          </small>
+        )}
+      </h1>
+      {waiting && (
+        <p className={styles.held}>
+          {BENCH.waits(waitName(waiting.for), stepName(waiting.after), momentName(waiting.free ?? waiting.until))}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** A package is opened again for dust more often than not: it is counted where it happens. */
+function Opened({ job, onOpen }: { job: JobView; onOpen: () => void }) {
+  const times = job.events.filter(({ what }) => what === 'opened').length;
+  return (
+    <p className={styles.acts}>
+      <Button variant="outlined" size="large" onClick={onOpen}>
+        {BENCH.openedAgain}
+      </Button>
+      {times > 0 && <span>{BENCH.openedTimes(times)}</span>}
+    </p>
   );
 }
 
@@ -88,7 +119,8 @@ export function Bench({ job: first }: { job: JobView }) {
   const scheme = useBenchScheme();
   const { view: job } = useView(`/api/jobs/${first.ticket}`, first, [`job:${first.ticket}`]);
   const [picked, setPicked] = useState<StepKey | undefined>();
-  const [holding, setHolding] = useState(false);
+  const [asked, setAsked] = useState<'hold' | 'problem' | 'opened'>();
+  const [early, setEarly] = useState<{ readonly waiting: Waiting; readonly to: 'doing' | 'done' }>();
   const step = useCommand('move-step');
   const release = useCommand('release');
   const busy = step.busy || release.busy;
@@ -99,18 +131,37 @@ export function Bench({ job: first }: { job: JobView }) {
   const [ticked, setTicked] = useTicks(shown);
   const { run } = step;
   const move = useCallback(
-    async (to: 'doing' | 'done' | 'todo', of: StepKey, ticks: readonly string[]) => {
-      const answer = await run({ jobId: job.id, revision: job.revision, step: of, to, ticks: [...ticks] });
+    async (to: 'doing' | 'done' | 'todo', of: StepKey, ticks: readonly string[], goesOn = false) => {
+      const asks = { jobId: job.id, revision: job.revision, step: of, to, ticks: [...ticks], early: goesOn };
+      const answer = await run(asks);
       if (answer.ok) setPicked(undefined);
     },
     [run, job.id, job.revision],
   );
   const over = job.state === 'handed-over';
   const canFinish = !job.hold && here.state !== 'done' && shown !== 'final-check' && shown !== 'hand-over';
-  const finish = useCallback(() => void move('done', shown, ticked), [move, shown, ticked]);
-  useScanner(useCallback((ticket: string) => router.push(`/bench/${ticket}`), [router]));
+  const { waiting } = here;
+  const go = useCallback(
+    (to: 'doing' | 'done') => (waiting ? setEarly({ waiting, to }) : void move(to, shown, ticked)),
+    [move, shown, ticked, waiting],
+  );
+  const finish = useCallback(() => go('done'), [go]);
   const seen = useSeen(shown);
-  useEnter(canFinish && !busy && seen ? finish : undefined);
+  const ready = canFinish && !busy && seen;
+  useEnter(ready ? finish : undefined);
+  const scanned = useCallback(
+    (act: ScannedAct) => {
+      if (act === 'next') router.push(`/bench?station=${STEP_RULES[shown].station}&after=${job.ticket}`);
+      else if (act === 'done' && ready) finish();
+      else if (act === 'begin' && ready && here.state === 'todo') go('doing');
+      else if ((act === 'hold' || act === 'problem') && !job.hold && !over) setAsked(act);
+    },
+    [router, shown, job.ticket, job.hold, ready, finish, go, here.state, over],
+  );
+  useScanner(
+    useCallback((ticket: string) => router.push(`/bench/${ticket}`), [router]),
+    scanned,
+  );
 
   const lastDone = [...job.steps].reverse().find((jobStep) => jobStep.state !== 'todo');
   return (
@@ -124,7 +175,11 @@ export function Bench({ job: first }: { job: JobView }) {
           <FinalCheck key={job.revision} job={job} blocked={shown !== job.next || Boolean(job.hold)} />
         ) : (
           <div className={styles.step}>
-            <StepLines lines={told?.lines ?? []} />
+            <div>
+              <StepLines lines={told?.lines ?? []} />
+              <Measured job={job} step={shown} />
+              {shown === 'fit' && <Opened job={job} onOpen={() => setAsked('opened')} />}
+            </div>
             {told?.scene && <StepDrawing scene={told.scene} step={shown} />}
           </div>
         )}
@@ -141,7 +196,7 @@ export function Bench({ job: first }: { job: JobView }) {
             {BENCH.release}
           </Button>
         ) : (
-          <Button disabled={busy || over} onClick={() => setHolding(true)}>
+          <Button disabled={busy || over} onClick={() => setAsked('hold')}>
             {BENCH.hold}
           </Button>
         )}
@@ -156,7 +211,7 @@ export function Bench({ job: first }: { job: JobView }) {
           {BENCH.undo}
         </Button>
         {here.state === 'todo' && canFinish && (
-          <Button disabled={busy} onClick={() => void move('doing', shown, ticked)}>
+          <Button disabled={busy} onClick={() => go('doing')}>
             {BENCH.begin}
           </Button>
         )}
@@ -166,7 +221,20 @@ export function Bench({ job: first }: { job: JobView }) {
           </Button>
         )}
       </footer>
-      {holding && <HoldDialog job={job} onClose={() => setHolding(false)} />}
+      {(asked === 'hold' || asked === 'problem') && (
+        <HoldDialog job={job} as={asked} onClose={() => setAsked(undefined)} />
+      )}
+      {asked === 'opened' && <OpenedDialog job={job} onClose={() => setAsked(undefined)} />}
+      {early && (
+        <EarlyDialog
+          waiting={early.waiting}
+          onClose={() => setEarly(undefined)}
+          onGoOn={() => {
+            setEarly(undefined);
+            void move(early.to, shown, ticked, true);
+          }}
+        />
+      )}
     </main>
   );
 }

@@ -8,7 +8,9 @@ import { type CheckPoint, sentBackTo } from '@/core/route/steps';
 import { Choice } from '@/ui/choice';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
+import { Reasons } from '@/ui/reasons';
 import { pointName, stepName } from '@/words/bench';
+import { FAIL_REASONS } from '@/words/reasons';
 import { CHECK } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
@@ -47,6 +49,13 @@ function Point({
         onChange={(to) => onMark(to === 'ok' ? 'ok' : { failed: '' })}
         onClear={() => onMark(undefined)}
       />
+      {isFailed(mark) && (
+        <Reasons
+          label={CHECK.readyReasons(pointName(point))}
+          reasons={FAIL_REASONS[point]}
+          onPick={(failed) => onMark({ failed })}
+        />
+      )}
       {isFailed(mark) && (
         <InputBase
           value={mark.failed}

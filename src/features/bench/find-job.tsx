@@ -6,8 +6,10 @@ import { useRouter } from 'next/navigation';
 import { type FormEvent, useState } from 'react';
 import type { BoardJob } from '@/contract/views';
 import { useBenchScheme } from '@/ui/dress';
-import { stepName } from '@/words/bench';
-import { FIND } from '@/words/screens/bench';
+import { STATIONS, type Station } from '@/core/route/steps';
+import { stationName, stepName } from '@/words/bench';
+import { dayName, momentName } from '@/words/materials';
+import { BENCH, FIND } from '@/words/screens/bench';
 import styles from './bench.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
 
@@ -17,7 +19,32 @@ export function ticketIn(text: string): string | undefined {
   return match ? `${match[1]}-${match[2] ?? '1'}` : undefined;
 }
 
-export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; unknown?: string }) {
+interface Props {
+  readonly waiting: readonly BoardJob[];
+  readonly unknown?: string;
+  /** Only what waits there is listed. */
+  readonly station?: Station | undefined;
+}
+
+/** Where work waits, each station a door to its own list. */
+function Stations({ waiting, station }: Pick<Props, 'waiting' | 'station'>) {
+  const count = (at: Station) => waiting.filter((job) => job.station === at).length;
+  return (
+    <nav className={styles.stations} aria-label={FIND.stations}>
+      <Link href="/bench" aria-current={station === undefined ? 'page' : undefined}>
+        {FIND.all} <b>{waiting.length}</b>
+      </Link>
+      {STATIONS.filter((at) => count(at) > 0 || at === station).map((at) => (
+        <Link key={at} href={`/bench?station=${at}`} aria-current={at === station ? 'page' : undefined}>
+          {stationName(at)} <b>{count(at)}</b>
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+export function FindJob({ waiting, unknown, station }: Props) {
+  const listed = waiting.filter((job) => station === undefined || job.station === station);
   const router = useRouter();
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState(unknown ? FIND.unknown(unknown) : '');
@@ -50,17 +77,30 @@ export function FindJob({ waiting, unknown }: { waiting: readonly BoardJob[]; un
           {wrong}
         </p>
       </form>
+      <Stations waiting={waiting} station={station} />
       <ul>
-        {waiting.slice(0, 7).map((job) => (
+        {listed.map((job) => (
           <li key={job.ticket}>
             <Link href={`/bench/${job.ticket}`}>
               <b>{job.ticket}</b>
-              <span>{job.title}</span>
-              <span className="soft">{job.next && stepName(job.next)}</span>
+              <span>
+                {job.title} <span className="soft">{dayName(job.promised)}</span>
+              </span>
+              <span className="soft">
+                {job.waiting
+                  ? BENCH.freeFrom(momentName(job.waiting.free ?? job.waiting.until))
+                  : job.next && stepName(job.next)}
+              </span>
             </Link>
           </li>
         ))}
+        {listed.length === 0 && !unknown && <li className="soft">{FIND.none}</li>}
       </ul>
+      <p className={styles.papers}>
+        <a href="/papers/bench-codes/all" target="_blank" rel="noreferrer">
+          {FIND.codes}
+        </a>
+      </p>
     </main>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-/** Why a job waits, and who must act. */
+/** Why a job waits, and who must act; a problem is one that the shop must act on. */
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useState } from 'react';
@@ -7,16 +7,24 @@ import type { JobView } from '@/contract/views';
 import { Choice } from '@/ui/choice';
 import { useBenchScheme } from '@/ui/dress';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { Reasons } from '@/ui/reasons';
 import { holderName } from '@/words/bench';
+import { HOLD_REASONS } from '@/words/reasons';
 import { BENCH } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 const WHO = ['customer', 'supplier', 'conservator', 'shop'] as const;
 type Who = (typeof WHO)[number];
 
-export function HoldDialog({ job, onClose }: { job: JobView; onClose: () => void }) {
+interface Props {
+  readonly job: JobView;
+  readonly as: 'hold' | 'problem';
+  readonly onClose: () => void;
+}
+
+export function HoldDialog({ job, as, onClose }: Props) {
   const scheme = useBenchScheme();
-  const [who, setWho] = useState<Who>('customer');
+  const [who, setWho] = useState<Who>(as === 'problem' ? 'shop' : 'customer');
   const of = useCommandForm('hold', {
     values: { reason: '' },
     payload: ({ reason }) => ({ jobId: job.id, revision: job.revision, reason, who }),
@@ -25,8 +33,13 @@ export function HoldDialog({ job, onClose }: { job: JobView; onClose: () => void
   return (
     <Dialog open onClose={onClose} aria-labelledby="hold-head" data-scheme={scheme}>
       <Form of={of} className={styles.dialog}>
-        <h2 id="hold-head">{BENCH.whyWait}</h2>
+        <h2 id="hold-head">{as === 'problem' ? BENCH.whatIsWrong : BENCH.whyWait}</h2>
         <Field name="reason" label={BENCH.reason} hidesLabel most={300} first />
+        <Reasons
+          label={BENCH.readyReasons}
+          reasons={HOLD_REASONS[who]}
+          onPick={(reason) => of.form.setValue('reason', reason, { shouldDirty: true })}
+        />
         <p>{BENCH.whoActs}</p>
         <Choice
           label={BENCH.whoActsLabel}

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import type { BoardJob, BoardView } from '@/contract/views';
 import { useView } from '@/ui/query';
 import { holderName, stateName, stationName, stepName } from '@/words/bench';
-import { dayName } from '@/words/materials';
+import { dayName, momentName } from '@/words/materials';
 import styles from './board.module.css';
 import { BOARD } from '@/words/screens/board';
 
@@ -58,6 +58,9 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           ) : (
             job.next && stepName(job.next)
           )}
+          {!job.hold && job.waiting && (
+            <span className={styles.waits}> {BOARD.freeFrom(momentName(job.waiting.free ?? job.waiting.until))}</span>
+          )}
           {job.failures > 0 && (
             <span className={styles.failed}>
               {BOARD.sentBack(job.failures === 1 ? 'once' : BOARD.times(job.failures))}
@@ -84,23 +87,27 @@ export function Board({ board: first }: { board: BoardView }) {
     const at = stations.get(job.station) ?? { jobs: 0, soon: 0 };
     stations.set(job.station, { jobs: at.jobs + 1, soon: at.soon + (daysTo(job.promised, board.today) <= 2 ? 1 : 0) });
   }
+  const cures = free.filter((job) => job.waiting).length;
   const late = free.filter((job) => job.state !== 'ready' && daysTo(job.promised, board.today) < 0).length;
   return (
     <main className={styles.board}>
       <aside className={styles.side}>
         <h1>{dayName(board.today)}</h1>
         <p className={styles.sum}>
-          {board.jobs.length} {BOARD.jobsOpen}
+          {BOARD.jobsOpen(board.jobs.length)}
           {late > 0 && <span className={styles.late}>{BOARD.late2(late)}</span>}
         </p>
+        {cures > 0 && <p className="soft">{BOARD.cures(cures)}</p>}
         <h2>{BOARD.waitingAtEachStation}</h2>
         <ul>
           {[...stations].map(([station, { jobs, soon }]) => (
             <li key={station}>
-              <span>{stationName(station)}</span>
-              <span>
-                {soon > 0 && <span className={styles.today}>{BOARD.dueSoon(soon)}</span>} <b>{jobs}</b>
-              </span>
+              <Link href={`/bench?station=${station}`}>
+                <span>{stationName(station)}</span>
+                <span>
+                  {soon > 0 && <span className={styles.today}>{BOARD.dueSoon(soon)}</span>} <b>{jobs}</b>
+                </span>
+              </Link>
             </li>
           ))}
           {stations.size === 0 && <li className="soft">{BOARD.noWorkWaitsAnywhere}</li>}

@@ -118,7 +118,13 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const here = current.issues.filter((issue) => !elsewhere.includes(issue));
   return (
     <main className={styles.desk}>
-      <OrderBar desk={desk} number={order?.number} onCustomer={() => setDialog('customer')} />
+      <OrderBar
+        desk={desk}
+        number={order?.number}
+        calendar={shop.calendar}
+        today={shop.today}
+        onCustomer={() => setDialog('customer')}
+      />
       <section className={styles.left} aria-label={DESK.choices}>
         <Choices shop={shop} piece={piece} worked={current.worked} unit={unit} desk={hands} open={open} onOpen={show} />
         <Trouble issues={here} />

@@ -2,6 +2,7 @@
  * An order being made at the desk: pieces with their designs, and whatever is typed in a field but is not (yet) a
  * value. A change is an edit of this one value, so undo covers everything, typing included.
  */
+import { type Calendar, addDays, firstOpenDay } from '@/core/schedule/calendar';
 import type { DraftPieceView, DraftView, OrderView, ShopView } from '@/contract/views';
 import { newDesign } from '@/core/design/design';
 import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
@@ -28,17 +29,16 @@ export function newPiece(shop: ShopView): DraftPiece {
 }
 
 const USUAL_DAYS = 14;
-/** Two weeks from a day, as the shop usually promises. */
-export function usualPromise(today: string): string {
-  const day = new Date(`${today}T12:00:00Z`);
-  day.setUTCDate(day.getUTCDate() + USUAL_DAYS);
-  return day.toISOString().slice(0, 10);
+/** Two weeks from a day, as the shop usually promises, or the next day that it is open. */
+export function usualPromise(today: string, calendar: Calendar): string {
+  const day = addDays(today, USUAL_DAYS);
+  return firstOpenDay(calendar, day) ?? day;
 }
 
 export const newDraft = (shop: ShopView, today: string): Draft => ({
   orderId: crypto.randomUUID(),
   customer: null,
-  promised: usualPromise(today),
+  promised: usualPromise(today, shop.calendar),
   pieces: [newPiece(shop)],
 });
 

@@ -1,6 +1,7 @@
 'use client';
 /** Which order, whose, its pieces, and when it is promised. */
 import Button from '@mui/material/Button';
+import type { Calendar } from '@/core/schedule/calendar';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
 import { PieceTabs } from './piece-tabs';
@@ -10,10 +11,14 @@ import type { Desk } from './use-desk';
 export function OrderBar({
   desk,
   number,
+  calendar,
+  today,
   onCustomer,
 }: {
   desk: Desk;
   number: number | undefined;
+  calendar: Calendar;
+  today: string;
   onCustomer: () => void;
 }) {
   const { draft, active } = desk;
@@ -48,7 +53,12 @@ export function OrderBar({
           {DESK.redo} <kbd>{DESK.redoKey}</kbd>
         </Button>
       </span>
-      <Promised day={draft.promised} onChange={(day) => desk.putOrder('promised', day)} />
+      <Promised
+        day={draft.promised}
+        today={today}
+        calendar={calendar}
+        onChange={(day) => desk.putOrder('promised', day)}
+      />
     </div>
   );
 }

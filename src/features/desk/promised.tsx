@@ -3,13 +3,24 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { type Calendar, hoursOn } from '@/core/schedule/calendar';
 import { DESK } from '@/words/screens/desk';
 import { dayName } from '@/words/materials';
 import styles from './desk.module.css';
 
 const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker));
 
-export function Promised({ day, onChange }: { day: string; onChange: (day: string) => void }) {
+export function Promised({
+  day,
+  today,
+  calendar,
+  onChange,
+}: {
+  day: string;
+  today: string;
+  calendar: Calendar;
+  onChange: (day: string) => void;
+}) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = () => setAnchor(null);
   return (
@@ -28,6 +39,8 @@ export function Promised({ day, onChange }: { day: string; onChange: (day: strin
           anchor={anchor}
           label={DESK.promisedFor}
           day={day}
+          least={today}
+          may={(at) => hoursOn(calendar, at) !== undefined}
           onClose={close}
           onChange={(to) => {
             onChange(to);

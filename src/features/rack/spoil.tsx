@@ -7,7 +7,9 @@ import type { MadePlanView } from '@/contract/views';
 import { parseLength } from '@/core/units/parse-length';
 import { Choose } from '@/ui/choose';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { Reasons } from '@/ui/reasons';
 import { useUnit } from '@/ui/units';
+import { SPOIL_REASONS } from '@/words/reasons';
 import { SPOIL } from '@/words/screens/rack';
 import styles from './rack.module.css';
 
@@ -38,6 +40,11 @@ function Spoil({ plan, onDone }: { plan: MadePlanView; onDone: () => void }) {
         onChange={setPart}
       />
       <Field name="why" label={SPOIL.why} most={200} placeholder={SPOIL.whyExample} />
+      <Reasons
+        label={SPOIL.readyReasons}
+        reasons={SPOIL_REASONS}
+        onPick={(reason) => of.form.setValue('why', reason, { shouldDirty: true })}
+      />
       <Field name="left" label={SPOIL.left} hint={SPOIL.leftHint} most={80} placeholder={SPOIL.leftExample[unit]} />
       <p className="soft">{SPOIL.goesBack}</p>
       <div className={styles.buttons}>

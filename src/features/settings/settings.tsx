@@ -5,21 +5,30 @@ import { useState } from 'react';
 import type { ShopSettings } from '@/contract/settings';
 import type { SettingsView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
+import type { Weekday } from '@/core/schedule/calendar';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { momentText } from '@/words/materials';
-import { BACK_UPS, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
+import { BACK_UPS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
 import { BackUps } from './back-ups';
+import { readWeek, typedWeek } from './hours';
+import { Opening } from './opening';
 import styles from './settings.module.css';
 
 type Counted = keyof typeof SETTING_WORDS;
 const DOOR: readonly Counted[] = ['idleMinutes', 'sessionDays', 'wrongPins', 'longestWait'];
+const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 
-type Typed = Record<Counted, string>;
-const typedOf = (settings: ShopSettings): Typed =>
-  Object.fromEntries([...DOOR, ...KEPT].map((key) => [key, String(settings[key])])) as Typed;
+type Typed = Record<Counted | Weekday, string>;
+const typedOf = (settings: ShopSettings): Typed => ({
+  ...(Object.fromEntries([...DOOR, ...KEPT, ...WAITS].map((key) => [key, String(settings[key])])) as Record<
+    Counted,
+    string
+  >),
+  ...typedWeek(settings.open),
+});
 
 /** What is out of its bounds, beside its field. The bounds stand in the schema, which is fetched when it is saved. */
 async function outOfBounds(typed: Typed, settings: unknown): Promise<readonly Issue[]> {
@@ -51,20 +60,35 @@ function Figure({ name }: { name: Counted }) {
 
 function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => void }) {
   const [nightly, setNightly] = useState(view.settings.backUpNightly);
+  const [closed, setClosed] = useState<readonly string[]>(view.settings.closed);
   const of = useCommandForm<'change-settings', Typed>('change-settings', {
     values: typedOf(view.settings),
     payload: async (typed) => {
       const whole = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : Number.NaN);
-      const counted = Object.fromEntries(Object.entries(typed).map(([key, text]) => [key, whole(text)]));
-      const settings = { ...counted, backUpNightly: nightly } as unknown as ShopSettings;
-      const wrong = await outOfBounds(typed, settings);
+      const counted = Object.fromEntries([...DOOR, ...KEPT, ...WAITS].map((key) => [key, whole(typed[key])]));
+      const read = readWeek(typed);
+      const open = 'week' in read ? read.week : view.settings.open;
+      const settings = { ...counted, backUpNightly: nightly, open, closed } as unknown as ShopSettings;
+      const wrong = [...(await outOfBounds(typed, settings)), ...('wrong' in read ? read.wrong : [])];
       return wrong.length > 0 ? { wrong } : { edition: view.edition, settings };
     },
     onDone: onSaved,
   });
-  const changed = of.form.formState.isDirty || nightly !== view.settings.backUpNightly;
+  const changed =
+    of.form.formState.isDirty || nightly !== view.settings.backUpNightly || closed !== view.settings.closed;
   return (
     <Form of={of} className={styles.both}>
+      <section>
+        <h2>{OPENING.head}</h2>
+        <Opening today={view.today} closed={closed} onClosed={setClosed} />
+      </section>
+      <section>
+        <h2>{OPENING.waits}</h2>
+        {WAITS.map((name) => (
+          <Figure key={name} name={name} />
+        ))}
+        <p className="soft">{OPENING.waitsSay}</p>
+      </section>
       <section>
         <h2>{SETTINGS.door}</h2>
         {DOOR.map((name) => (

@@ -24,8 +24,14 @@ import {
 import { paymentsOf, setOrderState } from '@/db/queries/orders';
 import type { CommandResult, Context, Handler } from '../door';
 import { freshOrder } from './orders';
+import { waitingAt } from '../waiting';
+import type { Waiting } from '@/core/route/waits';
 
-async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{ job: JobRow; steps: StepRow[] }>> {
+export async function freshJob(
+  tx: Tx,
+  id: string,
+  revision: number,
+): Promise<Outcome<{ job: JobRow; steps: StepRow[] }>> {
   const job = await lockJob(tx, id);
   if (!job) return bad(issue('job-unknown'));
   if (job.revision !== revision) return bad(issue('job-stale', { ticket: job.ticket }));
@@ -33,7 +39,7 @@ async function freshJob(tx: Tx, id: string, revision: number): Promise<Outcome<{
   return good({ job, steps: await stepsOf(tx, id) });
 }
 
-const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<CommandResult> =>
+export const told = (job: JobRow, what: string, before: unknown, after: unknown): Outcome<CommandResult> =>
   good({
     result: { revision: job.revision + 1 },
     audit: [{ what, entity: 'job', entityId: job.id, before, after }],
@@ -47,8 +53,15 @@ async function pieceOf(tx: Tx, jobId: string, { app }: Context): Promise<Has | u
   return agreed && books && new Has(resultOf(agreed), books.settings);
 }
 
-export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step, to, ticks }, context) => {
-  const { now, by } = context;
+const tooEarly = (step: string, { after, for: what, until, free = '' }: Waiting) =>
+  issue('step-too-early', { step, after, for: what, until, free }, 'early');
+const MINUTE_MS = 60_000;
+/** Minutes since somebody said that they begin; nothing where nobody did. */
+const minutesSpent = ({ state, started_at }: StepRow, now: Date) =>
+  state === 'doing' && started_at ? { minutes: Math.round((now.getTime() - started_at.getTime()) / MINUTE_MS) } : {};
+
+export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step, to, ticks, early }, context) => {
+  const { now, by, app } = context;
   const found = await freshJob(tx, jobId, revision);
   if (!found.ok) return found;
   const { job, steps } = found.value;
@@ -67,6 +80,8 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
     const stop = blocks(steps, step);
     if (stop) return bad(stop);
     if (step === 'final-check' && to === 'done') return bad(issue('step-elsewhere', { step }));
+    const waiting = waitingAt(steps, now, await app.settingsIn(tx))(step);
+    if (waiting && !early && before.state === 'todo') return bad(tooEarly(step, waiting));
     const piece = to === 'done' ? await pieceOf(tx, jobId, context) : undefined;
     const unticked = piece && mustTick(step, piece).find((tick) => !ticks.includes(tick));
     if (unticked) return bad(issue('enclosure-open', { tick: unticked }));
@@ -79,7 +94,7 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
     by,
     what: { doing: 'started', done: 'done', todo: 'undone' }[to],
     step,
-    detail: { ticks },
+    detail: { ticks, ...(early ? { early } : {}), ...(to === 'done' ? minutesSpent(before, now) : {}) },
   });
   return told(job, `step ${to}`, { step, state: before.state }, { step, state: to });
 };

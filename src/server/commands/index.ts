@@ -2,6 +2,7 @@
 import type { Handlers, Readyings } from '../door';
 import { finalCheck, handOver, hold, moveStep, release } from './bench';
 import { importMouldings, readyImport, setGroupRule } from './books';
+import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash } from './money';
 import { acceptOrder, cancelOrder, saveQuote } from './orders';
@@ -38,6 +39,8 @@ export const handlers: Handlers = {
   'card-answer': cardAnswer,
   'reverse-payment': reversePayment,
   'move-step': moveStep,
+  'record-built': recordBuilt,
+  'open-again': openAgain,
   'final-check': finalCheck,
   hold,
   release,

@@ -4,7 +4,7 @@ import { agreedFrom } from '@/core/agreed';
 import type { Design } from '@/core/design/design';
 import { sameValue } from '@/core/design/edit';
 import { freeze, givenIn } from '@/core/design/resolve';
-import { type Outcome, bad, good, issue } from '@/core/issue';
+import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
@@ -27,6 +27,8 @@ import { dayOf, daysAfter } from '../clock';
 import { standing } from '../quotes';
 import type { Context, Handler } from '../door';
 import type { ShopData } from '../app-context';
+import { calendarOf } from '@/contract/settings';
+import { firstOpenDay, hoursOn } from '@/core/schedule/calendar';
 
 /** The order, held for this transaction, if it is what the caller last saw. */
 export async function freshOrder(tx: Tx, id: string, revision: number): Promise<Outcome<OrderRow>> {
@@ -53,6 +55,14 @@ async function workPieces(
     worked.push(result.value);
   }
   return good({ books, worked });
+}
+
+/** A day that is over, or on which nobody is there, is no promise. */
+async function noPromise(tx: Tx, day: string, { app, now }: Context): Promise<Issue | undefined> {
+  if (day < dayOf(now)) return issue('promise-past', { day }, 'promised');
+  const calendar = calendarOf(await app.settingsIn(tx));
+  if (hoursOn(calendar, day)) return undefined;
+  return issue('promise-closed', { day, next: firstOpenDay(calendar, day) ?? '' }, 'promised');
 }
 
 async function writeQuote(
@@ -94,6 +104,8 @@ async function invented(tx: Tx, { orderId, pieces }: Payload<'save-quote'>): Pro
 
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
   if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
+  const promise = await noPromise(tx, payload.promised, context);
+  if (promise) return bad(promise);
   if (await invented(tx, payload)) return bad(issue('material-invented'));
   const worked = await workPieces(tx, context, payload.pieces);
   if (!worked.ok) return worked;
@@ -160,6 +172,7 @@ async function makeJob(
       step: step.step,
       station: step.station,
       minutes: step.minutes,
+      waits: step.waits ?? null,
     });
   }
   await insertEvent(tx, pieceId, { at: now, by, what: 'accepted', step: null, detail: own });
@@ -170,6 +183,8 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const promise = await noPromise(tx, order.value.promised, context);
+  if (promise) return bad(promise);
   const edition = (await context.app.booksIn(tx))?.prices.edition ?? 0;
   const { designs: pieces } = standing(order.value, await piecesOf(tx, orderId), edition, dayOf(context.now));
   const found = await workPieces(tx, context, pieces);

@@ -3,13 +3,15 @@ import type { CutJobView } from '@/contract/views';
 import { type Wanted, wantedOf } from '@/core/cutting/demand';
 import { type CutRequests, requestsFor } from '@/core/cutting/plan-request';
 import type { StepKey } from '@/core/route/steps';
+import type { Settings } from '@/core/settings';
 import type { Queries } from '@/db/client';
+import { asBuiltOf } from '../as-built';
 import { agreedOfAll, openJobs, stepsOfAll } from '@/db/queries/jobs';
 import { partsOfTickets, pieceOf, rackThere } from '@/db/queries/rack';
 import type { ShopData } from '../app-context';
 
 /** Every open job with something to cut that no plan has yet, the earliest promise first. */
-export async function cutJobs(db: Queries): Promise<CutJobView[]> {
+export async function cutJobs(db: Queries, settings: Settings): Promise<CutJobView[]> {
   const jobs = await openJobs(db);
   const ids = jobs.map((job) => job.id);
   const steps = await stepsOfAll(db, ids);
@@ -21,9 +23,10 @@ export async function cutJobs(db: Queries): Promise<CutJobView[]> {
   const spoiled = new Set(planned.filter((one) => one.spoiled && !taken.has(one.part)).map((one) => one.part));
   const worked = await agreedOfAll(db, ids);
   return jobs.flatMap((job): CutJobView[] => {
-    const of = worked.get(job.id);
-    if (!of) return [];
+    const agreed = worked.get(job.id);
+    if (!agreed) return [];
     const mine = steps.filter((one) => one.job_id === job.id);
+    const of = asBuiltOf(job, agreed, mine, settings).worked;
     const open = new Set<StepKey>(mine.filter((one) => one.state !== 'done').map((one) => one.step));
     const all = wantedOf(of, job.ticket, open);
     // A step that was done and whose part was spoiled since is wanted again, whatever the step says.
@@ -82,7 +85,7 @@ export async function cutRequests(
   tickets: readonly string[],
 ): Promise<{ requests: CutRequests; wanted: Wanted; missing: string[] }> {
   const chosen = new Set(tickets);
-  const jobs = (await cutJobs(db)).filter((job) => chosen.has(job.ticket));
+  const jobs = (await cutJobs(db, books.settings)).filter((job) => chosen.has(job.ticket));
   const wanted = allWanted(jobs);
   const rack = (await rackThere(db)).map(pieceOf);
   const missing = tickets.filter((ticket) => !jobs.some((job) => job.ticket === ticket));

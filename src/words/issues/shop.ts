@@ -1,9 +1,10 @@
 /** What a command or a request is refused for. */
 import type { ShopIssue } from '@/core/issue-codes';
-import { pointName, stepName } from '../bench';
+import { pointName, stepName, waitName } from '../bench';
+import { dayName, momentName } from '../materials';
 import { cautionName } from './caution-names';
 import { reasonText } from './reasons';
-import { type Sentences } from './sentence';
+import { type Sentences, cap } from './sentence';
 
 /** `40 s`, `3 min`. */
 const waitText = (seconds: number) => (seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`);
@@ -24,6 +25,10 @@ export const SHOP: Sentences<ShopIssue> = {
   'rack-stale': ({ f }) =>
     `${f.code || 'This piece'} was changed at another screen. Look again; what you typed stays here.`,
   'settings-stale': () => 'The settings were changed at another screen. Look again; what you typed stays here.',
+  'time-wrong': ({ f }) => `“${f.read}” was read. A time looks like 9:00 or 17:30.`,
+  'hours-backwards': () => 'It closes before it opens.',
+  'never-open': () => 'Then it is never open. Leave at least one weekday.',
+  'day-wrong': ({ f }) => `“${f.read}” was read. A day looks like 2026-12-24.`,
   'setting-out': ({ f }) => `“${f.read}” was read. A whole number from ${f.least} to ${f.most} was expected.`,
   'disk-full': () =>
     'The disk is nearly full, so nothing new can be kept. Make room; reading goes on, and nothing is lost.',
@@ -57,6 +62,9 @@ export const SHOP: Sentences<ShopIssue> = {
   'caution-needs-reason': ({ f }) => `Piece ${f.piece}: say why “${cautionName(String(f.caution))}” is accepted.`,
   'price-missing': ({ f }) => `${f.name} has no cost in the books, so there is no price to agree.`,
   'price-too-high': ({ cash }) => `This comes to more than ${cash('most')}, the most that can be kept.`,
+  'promise-past': ({ f }) => `${cap(dayName(String(f.day)))} is over. Promise a day from today on.`,
+  'promise-closed': ({ f }) =>
+    `The shop is closed on ${dayName(String(f.day))}.${f.next ? ` It is open on ${dayName(String(f.next))}.` : ''}`,
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
@@ -81,6 +89,17 @@ export const SHOP: Sentences<ShopIssue> = {
   'step-needs': ({ f }) => `“${stepName(String(f.needs))}” comes first.`,
   'step-done': ({ f }) => `“${stepName(String(f.step))}” is done already.`,
   'step-not-begun': ({ f }) => `“${stepName(String(f.step))}” was not begun, so there is nothing to undo.`,
+  'step-too-early': ({ f }) =>
+    `${waitName(String(f.for))} after “${stepName(String(f.after))}”: free from ${momentName(String(f.free || f.until))}.`,
+  'built-not-here': () => 'There is nothing of this kind to be measured on this piece.',
+  'built-far': ({ len }) => `${len('measured')} was read, where ${len('nominal')} was computed. Measure once more.`,
+  'built-beyond': ({ len }) =>
+    `The rabbet differs by ${len('w')} in width and ${len('h')} in height, more than its allowance of ${len('allowance')}. Nothing was re-sized.`,
+  'built-too-large': ({ f, len }) => `${cap(f.part)} is cut already, and ${len('over')} too large for this rabbet.`,
+  'built-too-small': ({ f, len }) =>
+    `${cap(f.part)} is cut already, and can move ${len('loose')}: it could leave the lip.`,
+  'built-too-shallow': ({ deep }) => `The package stands ${deep('over')} proud of this rabbet. Take a thinner back.`,
+  'built-no-gap': ({ len }) => `The piece is ${len('short')} larger than the inside.`,
   'step-later': ({ f }) => `“${stepName(String(f.later))}” rests on it. Undo that first.`,
   'check-open': ({ f }) => `“${pointName(String(f.point))}” is neither passed nor failed yet.`,
   'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,

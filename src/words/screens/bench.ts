@@ -1,4 +1,6 @@
 /** What the bench says, beside the names of steps, points and parts. */
+import type { Measured } from '@/core/jobs/as-built';
+
 export const BENCH = {
   steps: 'Steps',
   stepTitle: (name: string, times: number) => (times > 1 ? `${name}, done ${times} times` : name),
@@ -6,8 +8,9 @@ export const BENCH = {
   untitled: 'Untitled',
   jobLine: (title: string, customer: string, day: string) => `${title}, ${customer}, for ${day}`,
   stationLine: (station: string, minutes: number) => (minutes > 0 ? `${station}, ${minutes} min` : station),
-  begun: 'begun',
+  begun: (time: string) => `begun ${time}`,
   done: (times: number) => (times > 1 ? `done ${times} times` : 'done'),
+  took: (spent: number, planned: number) => `, ${spent} min, ${planned} planned`,
   work: 'The step',
   side: 'What to look at',
   lookAt: 'Look at',
@@ -28,16 +31,51 @@ export const BENCH = {
   enter: 'Enter',
   whyWait: 'Why does it wait?',
   reason: 'Reason',
+  readyReasons: 'Ready reasons',
+  whatIsWrong: 'What is wrong?',
+  problem: 'Problem',
+  whyOpened: 'Why was it opened again?',
+  countIt: 'Count it',
+  openedAgain: 'Opened again',
+  openedTimes: (times: number) => (times === 1 ? 'Opened again once' : `Opened again ${times} times`),
+  freeFrom: (moment: string) => `free from ${moment}`,
+  waits: (what: string, after: string, moment: string) => `${what} after “${after}”: free from ${moment}.`,
   whoActs: 'Who must act?',
   whoActsLabel: 'Who must act',
   putOnHold: 'Put on hold',
 } as const;
+
+export const EARLY = {
+  head: (moment: string) => `Free from ${moment}`,
+  why: (what: string, after: string, until: string) => `${what} after “${after}” until ${until}.`,
+  wait: 'Wait',
+  goOn: 'Go on all the same',
+} as const;
+
+export const MEASURE = {
+  head: 'As it came out',
+  write: 'Write down what was measured',
+  change: 'Measured anew',
+  say: 'What is left empty stays as it was computed. What is not cut yet takes the new size.',
+  keep: 'Keep',
+  useAllTheSame: 'Use it all the same',
+} as const;
+export const MEASURED_FIELDS: Readonly<
+  Record<Measured, { readonly head: string; readonly fields: Readonly<Record<string, string>> }>
+> = {
+  seat: { head: 'Rabbet', fields: { top: 'Top', bottom: 'Bottom', left: 'Left', right: 'Right' } },
+  trimmed: { head: 'Trimmed off after the dry fit', fields: { w: 'Across', h: 'Upright' } },
+  depth: { head: 'Rabbet depth', fields: {} },
+  inside: { head: 'Inside, wall to wall', fields: { w: 'Across', h: 'Upright' } },
+  drop: { head: 'From the top edge to where the hook catches', fields: {} },
+};
 
 export const CHECK = {
   good: 'Good',
   fails: 'Fails',
   whatIsWrong: (backTo: string) => `What is wrong? Back to “${backTo}”`,
   whatIsWrongAt: (point: string) => `What is wrong: ${point}`,
+  readyReasons: (point: string) => `Ready reasons: ${point}`,
   passed: 'Passed. Ready to be collected.',
   restIsGood: 'The rest is good',
   goodAt: (point: string) => `${point}: good`,
@@ -49,6 +87,10 @@ export const CHECK = {
 
 export const FIND = {
   head: 'The bench',
+  stations: 'Stations',
+  all: 'All',
+  none: 'Nothing waits here.',
+  codes: 'Sheet of codes to scan',
   label: 'Scan a ticket, or type its number',
   unknown: (ticket: string) => `No job has the ticket ${ticket}.`,
   wrong: (text: string) => `“${text}” was read. A ticket looks like 2417-1.`,

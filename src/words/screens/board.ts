@@ -14,7 +14,10 @@ export const BOARD = {
   sentBack: (value: string | number) => `sent back ${value}`,
   times: (failures: number) => `${failures} times`,
   min: (minutesLeft: number) => `${minutesLeft} min`,
-  jobsOpen: 'jobs open',
+  jobsOpen: (count: number) => (count === 1 ? '1 job open' : `${count} jobs open`),
+  freeFrom: (moment: string) => `free from ${moment}`,
+  cures: (count: number) =>
+    count === 1 ? '1 waits for glue, paint or press' : `${count} wait for glue, paint or press`,
   late2: (late: number) => `, ${late} late`,
   waitingAtEachStation: 'Waiting at each station',
   dueSoon: (soon: number) => `${soon} due soon`,

@@ -97,3 +97,15 @@ export const RACK_LABEL = {
   label: (code: string | number) => `Label ${code}`,
   batch: (batch: string | number) => `batch ${batch}`,
 } as const;
+
+/** The sheet of codes that hangs at the bench. */
+export const CODES = {
+  title: 'To be scanned at the bench',
+  acts: {
+    done: { name: 'Done', does: 'Ends the step that is shown.' },
+    begin: { name: 'Begin', does: 'Counts minutes from now.' },
+    hold: { name: 'Hold', does: 'Asks why it waits.' },
+    problem: { name: 'Problem', does: 'Asks what is wrong; the shop must act.' },
+    next: { name: 'Next', does: 'Opens the next job of this station.' },
+  },
+} as const;

@@ -166,6 +166,7 @@ export const SPOIL = {
   head: (plan: number) => `A spoiled cut of plan ${plan}`,
   which: 'Which',
   why: 'Why',
+  readyReasons: 'Ready reasons',
   whyExample: 'chipped at the mitre',
   left: 'What is left of it and worth keeping',
   leftHint: 'a length, or width × height; empty for nothing',

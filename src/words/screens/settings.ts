@@ -61,7 +61,30 @@ export const SETTING_WORDS = {
   },
   longestWait: { name: 'Longest wait', unit: 'min', does: 'The wait after wrong PINs grows no longer than this.' },
   backUpHour: { name: 'At this hour', unit: 'h', does: '0 to 23, by the clock of this computer.' },
+  glueHours: { name: 'Glue cures for', unit: 'h', does: 'After joining, where the clamps stay on overnight.' },
+  dryHours: { name: 'Paint and lacquer dry for', unit: 'h', does: 'After a finish by hand, before it is fitted.' },
+  pressMinutes: { name: 'In the press for', unit: 'min', does: 'A dry mount, until it is cool and flat.' },
   backUpsKept: { name: 'Back-ups kept', unit: '', does: 'The oldest is deleted when a new one is whole.' },
+} as const;
+
+export const OPENING = {
+  head: 'Open',
+  days: {
+    mon: 'Monday',
+    tue: 'Tuesday',
+    wed: 'Wednesday',
+    thu: 'Thursday',
+    fri: 'Friday',
+    sat: 'Saturday',
+    sun: 'Sunday',
+  },
+  say: 'Like 9–17 or 9:30–18:00; empty stays closed. Nothing is promised for a closed day.',
+  closed: 'Closed besides',
+  noneClosed: 'No day yet.',
+  addClosed: 'Add a day',
+  openAgain: (day: string) => `Open on ${day} after all`,
+  waits: 'Waiting',
+  waitsSay: 'Waits run by the clock, through nights and closed days. The bench says from when a step is free.',
 } as const;
 
 export const BACK_UPS = {

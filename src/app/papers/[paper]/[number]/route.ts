@@ -6,6 +6,7 @@ import type { Unit } from '@/core/units/length';
 import { type CounterViewer, type Viewer, route } from '@/server/access';
 import { type ShopData } from '@/server/app-context';
 import { planByNumber, rackByCode } from '@/server/plans-made';
+import { benchCodes } from '@/server/papers/bench-codes';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
 import { quotePaper } from '@/server/papers/quote';
@@ -57,6 +58,7 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans };
     return pdf(await cutSheetPaper(of, lists, unit), `cut-sheet-${number}`);
   },
+  'bench-codes': async (_viewer, _number, { shop }, unit) => pdf(await benchCodes(shop.name, unit), 'bench-codes'),
   'rack-label': async ({ app }, code, { lists }, unit) => {
     const piece = await rackByCode(app.db, code.slice(0, 20));
     if (!piece) return problem([issue('rack-gone', { code: code.slice(0, 20) })]);
