@@ -26,6 +26,8 @@ export interface DemoOrder {
   readonly pieces: readonly DemoPiece[];
   readonly hold?: { readonly reason: string; readonly who: 'customer' | 'supplier' | 'conservator' | 'shop' };
   readonly failed?: string;
+  /** Joined last, two hours ago: its glue still cures. */
+  readonly glued?: true;
   readonly paid?: 'deposit' | 'all';
 }
 
@@ -318,5 +320,13 @@ export const ORDERS: readonly DemoOrder[] = [
       piece('Four winds III', 'print', ['10', '13'], 'PLO-31', { mats: ['RAG-CHALK'] }),
       piece('Four winds IV', 'print', ['8 1/2', '11'], 'TER-11', { mats: ['RAG-CHALK'] }),
     ],
+  },
+  {
+    customer: 4,
+    ago: 6,
+    promisedIn: 5,
+    progress: 7,
+    glued: true,
+    pieces: [piece('Ebb at the slip', 'watercolour', ['9', '12'], 'HER-32')],
   },
 ];

@@ -104,14 +104,18 @@ function stepsOf(tell: Teller, { design }: DemoJob): StepKey[] {
 const STEP_MS = 5_400_000;
 /** Longer than glue cures and a coat dries. */
 const OVERNIGHT_MS = 90_000_000;
+const TWO_HOURS_MS = 7_200_000;
 const WAITS_OVER: ReadonlySet<string> = new Set(['join', 'finish', 'prepare']);
 
-async function workJob(tell: Teller, job: DemoJob, count: number, order: DemoOrder): Promise<void> {
+async function workJob(tell: Teller, now: Date, job: DemoJob, count: number, order: DemoOrder): Promise<void> {
   const jobId = job.id;
   let revision = 1;
   let before: string | undefined;
-  for (const [done, next] of stepsOf(tell, job).slice(0, count).entries()) {
+  const steps = stepsOf(tell, job).slice(0, count);
+  const inOrder = order.glued ? [...steps.filter((step) => step !== 'join'), 'join' as const] : steps;
+  for (const [done, next] of inOrder.entries()) {
     tell.at = new Date(tell.at.getTime() + (before && WAITS_OVER.has(before) ? OVERNIGHT_MS : STEP_MS));
+    if (order.glued && next === 'join') tell.at = new Date(now.getTime() - TWO_HOURS_MS);
     tell.by = done % 2 === 0 ? 'Maro' : 'Sile';
     if (next === 'final-check') {
       const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const])) as Partial<
@@ -173,9 +177,9 @@ async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds:
   for (const piece of pieces) {
     if (order.failed) {
       const before = stepsOf(tell, piece).length - 1;
-      await workJob(tell, piece, before, { ...order, failed: undefined } as DemoOrder);
+      await workJob(tell, now, piece, before, { ...order, failed: undefined } as DemoOrder);
       await failOnce(tell, piece.id, before + 1);
-    } else await workJob(tell, piece, steps, order);
+    } else await workJob(tell, now, piece, steps, order);
   }
   tell.by = 'Tobin';
   tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));

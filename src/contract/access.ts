@@ -60,6 +60,7 @@ export const ROUTES = {
   'POST /api/v1/cut-plans/[kind]': 'computing',
   'GET /api/v1/export/[list]': ALL,
   'POST /api/v1/lengths/parse': 'computing',
+  'GET /api/v1/marks/[ticket]/[file]': ALL,
   'GET /api/v1/mats/[ticket]/[file]': ALL,
   'GET /api/v1/openapi.json': 'computing',
   'GET /api/v1/orders': COUNTER,
@@ -104,6 +105,7 @@ export const PAPERS = {
   'cut-sheet': ALL,
   'rack-label': ALL,
   'bench-codes': ALL,
+  'marking-map': ALL,
   quote: COUNTER,
 } as const satisfies Readonly<Record<string, readonly Role[]>>;
 export const LISTS = {

@@ -140,6 +140,8 @@ export type SaidLine = Line & { readonly said: Readonly<Record<Unit, string>> };
 export type SaidStep = Omit<StepInstructions, 'lines'> & {
   readonly lines: readonly SaidLine[];
   readonly scene?: Scene;
+  /** Where to mark and drill, from two edges as seen from behind. */
+  readonly marks: readonly Readonly<Record<Unit, string>>[];
 };
 export interface JobView {
   readonly id: string;

@@ -223,6 +223,7 @@ export type ShopIssue =
   | 'built-no-gap'
   | 'check-open'
   | 'ticket-unknown'
+  | 'marks-unknown'
   | 'pin-wrong'
   | 'pin-slow'
   | 'body-too-large'

@@ -15,6 +15,7 @@ const STATUS: Record<string, number> = {
   'path-unknown': 404,
   'job-unknown': 404,
   'ticket-unknown': 404,
+  'marks-unknown': 404,
   'order-stale': 409,
   'job-stale': 409,
   'books-stale': 409,

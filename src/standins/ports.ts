@@ -1,6 +1,7 @@
 /** What the shop asks of devices and outside services. A shop plugs the real one in behind the same port. */
 import type { Outcome } from '@/core/issue';
-import type { CutLayerName, Dot } from '@/core/mat-cut/paths';
+import type { Dot } from '@/core/drawing/vector-file';
+import type { CutLayerName } from '@/core/mat-cut/paths';
 import type { Money } from '@/core/units/money';
 
 export type CardAnswer = 'approved' | 'declined' | 'unanswered';

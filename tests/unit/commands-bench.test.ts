@@ -123,7 +123,8 @@ describe('through the shop', () => {
     expect(await record({ inside: { w, h } })).toBe('built-not-here');
     expect(await record({ seat: { ...seat, top: length(w + 9000) } })).toBe('built-far');
     expect(await record({ seat })).toBe('ok');
-    const glass = ({ worked }: JobView) => worked.parts.find((part) => part.kind === 'flat' && part.part === 'glazing')!;
+    const glass = ({ worked }: JobView) =>
+      worked.parts.find((part) => part.kind === 'flat' && part.part === 'glazing')!;
     const cut = (view: JobView) => (glass(view) as { exact: { w: number } }).exact.w;
     expect(cut(await job())).toBe(cut(before) - less);
     const said = (await job()).instructions.find(({ step }) => step === 'cut-glazing')!.lines[0]!;
@@ -142,7 +143,11 @@ describe('through the shop', () => {
       const { revision } = await shop.jobOf(ticket);
       return codes(await app.command('open-again', { jobId, revision, why }));
     };
-    expect([await open('A speck'), await open('A fibre'), await open('  ')]).toEqual(['ok', 'ok', 'input-wrong,input-wrong']);
+    expect([await open('A speck'), await open('A fibre'), await open('  ')]).toEqual([
+      'ok',
+      'ok',
+      'input-wrong,input-wrong',
+    ]);
     const { events } = await shop.jobOf(ticket);
     expect(events.filter(({ what }) => what === 'opened').map(({ detail }) => detail.why)).toEqual([
       'A speck',

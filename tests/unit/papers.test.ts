@@ -4,7 +4,8 @@ import type { JobView, OrderView } from '@/contract/views';
 import { BUILD_CODES } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { mustPriceOrder } from '@/core/pricing/order-price';
-import { inches } from '@/core/units/length';
+import { builtAs } from '@/core/jobs/as-built';
+import { inches, mm, plus } from '@/core/units/length';
 import { assemblyOf } from '@/core/instructions/instructions';
 import { HARDWARE_NAMES } from '@/words/materials';
 import { defaultSettings } from '@/core/settings';
@@ -12,6 +13,8 @@ import { workOut } from '@/core/work-out';
 import { instructed } from '@/server/instructed';
 import { Sheet } from '@/server/papers/sheet';
 import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
+import { benchCodes } from '@/server/papers/bench-codes';
+import { markingMapPaper } from '@/server/papers/marking-map';
 import { quotePaper } from '@/server/papers/quote';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
@@ -91,6 +94,46 @@ describe('papers', () => {
     expect((await pages(await ticketPaper(job(), 'Test', 'in'))).map(({ size }) => size)).toEqual([[215.9, 279.4]]);
     expect((await pages(await ticketPaper(job(), 'Test', 'mm'))).map(({ size }) => size)).toEqual([[210, 297]]);
     expect((await pages(await wallCard(job(), 'Test', 'in'))).map(({ size }) => size)).toEqual([[152.4, 101.6]]);
+  });
+
+  it('draw the marking map at full size where it fits, with a ruler; to scale where it does not; and list each mark', async () => {
+    const sized = (width: number, height: number) =>
+      exampleDesign({
+        build: 'bare',
+        mats: [],
+        piece: { ...exampleDesign().piece, width: mm(width), height: mm(height) },
+      });
+    const small = sized(60, 80);
+    const map = async (design: Design, unit: 'in' | 'mm') => pages(await markingMapPaper(job(design), 'Test', unit));
+    const full = await map(small, 'in');
+    expect(full.map(({ size }) => size)).toEqual([1, 2, 3].map(() => [215.9, 279.4]));
+    expect(full[0]!.text).toContain('Seen from behind');
+    expect(full[0]!.text).toContain('This line is 4 in long.');
+    expect(full[1]!.text).toContain('Mirrored: seen from the front');
+    expect(full[2]!.text).toMatch(/1, 2 +Rings: .* from the top; .* from the left, .* from the right\./);
+    expect((await map(small, 'mm'))[0]!.text).toContain('This line is 100 mm long.');
+    const wide = sized(180, 40);
+    expect((await map(wide, 'mm'))[0]!.size).toEqual([297, 210]);
+    const large = (await map(exampleDesign(), 'in'))[0]!.text;
+    expect(large).toContain('Too large for the page');
+    expect(large).not.toContain('This line is');
+  });
+
+  it('have a sheet of codes that a scanner reads instead of a tap', async () => {
+    const [sheet] = await pages(await benchCodes('Test', 'in'));
+    for (const act of ['Done', 'Begin', 'Hold', 'Problem', 'Next']) expect(sheet!.text).toContain(act);
+  });
+
+  it('give the measured drop on the wall card, not the computed one', async () => {
+    const view = job();
+    const drop = plus(view.worked.hanging!.hookDrop, inches(1));
+    const after = builtAs(view.worked, { drop }, defaultSettings('in')).worked;
+    const [computed, measured] = await Promise.all(
+      [view, { ...view, worked: after }].map(async (one) => textOf(await wallCard(one, 'Test', 'mm'))),
+    );
+    expect(computed).toContain(String(Math.round(view.worked.hanging!.hookDrop / 320)));
+    expect(measured).toContain(String(Math.round(drop / 320)));
+    expect(measured).not.toBe(computed);
   });
 
   it('take names and wishes in any script, and of any length, without breaking', async () => {

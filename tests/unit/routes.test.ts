@@ -140,6 +140,7 @@ describe('what is not there', () => {
     ['GET', '/api/v1/export/plan-99.csv', 404],
     ['GET', '/api/v1/export/__proto__', 404],
     ['GET', '/api/v1/mats/1-1/1.dxf', 404],
+    ['GET', '/api/v1/marks/1-1/behind.svg', 404],
     ['GET', '/api/v1/nothing', 404],
     ['PATCH', '/api/v1/nothing', 404],
     ['POST', '/api/v1/sums/nothing', 404],

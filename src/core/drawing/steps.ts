@@ -3,6 +3,7 @@
  * the bench, on the ticket and on the marking map.
  */
 import type { Has } from '../instructions/has';
+import { isMarked, markingMap } from '../instructions/marking-map';
 import { type Mark, marksOf } from '../instructions/marks';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import type { StepKey } from '../route/steps';
@@ -60,12 +61,33 @@ function legsScene(has: Has): Scene {
   return { width: long, height: legs.length * high * 3.2 + high * 0.2, shapes, about: 'legs' };
 }
 
-const dot = (mark: Mark, radius: number, fill: string): Shape => ({
+const dot = (mark: Pick<Mark, 'x' | 'y'>, radius: number, fill: string): Shape => ({
   kind: 'dot',
   at: [toMm(mark.x), toMm(mark.y)],
   radius,
   fill,
 });
+/** The marks of a step: those that are measured with the number they have on the marking map. */
+function marksAt(has: Has, step: StepKey, radius: number, fill: string): Shape[] {
+  const { outside, marks } = markingMap(has);
+  const numbered = marks
+    .filter((mark) => mark.step === step)
+    .flatMap((mark): Shape[] => {
+      const inwards = mark.at.x * 2 > outside.w ? -1 : 1;
+      return [
+        dot(mark.at, radius, fill),
+        {
+          kind: 'text',
+          at: [toMm(mark.at.x) + inwards * radius * 1.8, toMm(mark.at.y) + radius * 2.2],
+          text: String(mark.number),
+          anchor: inwards > 0 ? 'start' : 'end',
+          tone: 'soft',
+        },
+      ];
+    });
+  const byEye = marksOf(has).filter((mark) => mark.step === step && !isMarked(mark.item));
+  return [...byEye.map((mark) => dot(mark, radius, fill)), ...numbered];
+}
 
 /** The frame, or the package, from behind, with the marks of a step. */
 function fromBehind(has: Has, step: StepKey): Scene {
@@ -87,9 +109,7 @@ function fromBehind(has: Has, step: StepKey): Scene {
           ),
         ]
       : []),
-    ...marksOf(has)
-      .filter((mark) => mark.step === step)
-      .map((mark) => dot(mark, Math.max(w, h) * 0.011, NEXT)),
+    ...marksAt(has, step, Math.max(w, h) * 0.011, NEXT),
     ...dimensions(outside, Math.max(w, h) * 0.08),
   ];
   return { width: w, height: h, shapes, about: step };

@@ -3,7 +3,8 @@
  * OUTLINE. Anything else is refused with its reason: a machine that guesses ruins a board.
  */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
-import { type CutLayerName, type CutPath, type Dot, LAYERS } from './paths';
+import type { Dot } from '../drawing/vector-file';
+import { type CutLayerName, type CutPath, LAYERS } from './paths';
 
 interface Entity {
   readonly type: string;

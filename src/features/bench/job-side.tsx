@@ -81,8 +81,9 @@ function History({ job }: { job: JobView }) {
 }
 
 /** Papers that go with a step; a kit has its sheet besides. */
-const papersAt = (step: StepKey, { worked }: JobView): readonly PaperName[] => {
+const papersAt = (step: StepKey, { worked, instructions }: JobView): readonly PaperName[] => {
   const kit = worked.resolved.design.scope === 'kit';
+  const marked = instructions.some((told) => told.step === step && told.marks.length > 0);
   const at: Partial<Record<StepKey, readonly PaperName[]>> = {
     'materials-here': ['piece-label'],
     fit: ['back-label'],
@@ -90,7 +91,7 @@ const papersAt = (step: StepKey, { worked }: JobView): readonly PaperName[] => {
     pack: kit ? ['kit-sheet', 'packing-list'] : ['packing-list'],
     'hand-over': ['wall-card', 'care-card', 'packing-list'],
   };
-  return at[step] ?? [];
+  return [...(at[step] ?? []), ...(marked ? (['marking-map'] as const) : [])];
 };
 
 function Papers({ job, step }: { job: JobView; step: StepKey }) {

@@ -2,10 +2,11 @@
 /** What the hands do at this step: each instruction in a sentence, its figures to be read from a metre away. */
 import type { SaidLine } from '@/contract/views';
 import type { BigFigure } from '@/core/instructions/line';
-import type { Length, Size } from '@/core/units/length';
+import type { Length, Size, Unit } from '@/core/units/length';
 import { FractionText } from '@/ui/figures';
 import { useUnit } from '@/ui/units';
 import { bigName, ruleText } from '@/words/rule';
+import { BENCH } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 function Figure({ figure, main }: { figure: BigFigure; main: boolean }) {
@@ -42,6 +43,22 @@ function OneLine({ line }: { line: SaidLine }) {
         </div>
       )}
     </li>
+  );
+}
+
+/** Where to mark and drill, numbered as in the drawing. */
+export function StepMarks({ marks }: { marks: readonly Readonly<Record<Unit, string>>[] }) {
+  const { unit } = useUnit();
+  if (marks.length === 0) return null;
+  return (
+    <section className={styles.marked} aria-label={BENCH.marks}>
+      <h2>{BENCH.marks}</h2>
+      {marks.map((mark) => (
+        <p key={mark[unit]}>
+          <FractionText text={mark[unit]} />
+        </p>
+      ))}
+    </section>
   );
 }
 

@@ -1,7 +1,8 @@
 'use client';
 /** What the cutter plays, and its clock. */
 import { useEffect, useState } from 'react';
-import type { CutLayerName, Dot } from '@/core/mat-cut/paths';
+import type { Dot } from '@/core/drawing/vector-file';
+import type { CutLayerName } from '@/core/mat-cut/paths';
 
 export interface Cut {
   readonly layer: CutLayerName;

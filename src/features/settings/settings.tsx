@@ -94,11 +94,6 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         {DOOR.map((name) => (
           <Figure key={name} name={name} />
         ))}
-        <div className={styles.acts}>
-          <Button type="submit" variant="contained" disabled={of.busy || !changed}>
-            {SETTINGS.save}
-          </Button>
-        </div>
       </section>
       <section>
         <h2>{BACK_UPS.head}</h2>
@@ -120,6 +115,11 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         ))}
         <BackUps backUps={view.backUps} />
       </section>
+      <div className={styles.save}>
+        <Button type="submit" variant="contained" disabled={of.busy || !changed}>
+          {SETTINGS.save}
+        </Button>
+      </div>
     </Form>
   );
 }

@@ -10,7 +10,14 @@ import { type Run, type Weight, runsOf } from './faces';
 
 const POINTS_PER_MM = 72 / 25.4;
 const pt = (mm: number) => mm * POINTS_PER_MM;
-export const PAPERS = { letter: [215.9, 279.4], a4: [210, 297], card: [152.4, 101.6], label: [90, 38] } as const;
+export const PAPERS = {
+  letter: [215.9, 279.4],
+  a4: [210, 297],
+  'letter wide': [279.4, 215.9],
+  'a4 wide': [297, 210],
+  card: [152.4, 101.6],
+  label: [90, 38],
+} as const;
 export const INK = '#20272b';
 export const SOFT = '#5f6361';
 export const HAIR = '#b9b3a5';

@@ -3,7 +3,8 @@
  * other: scores first, then bevels, the board's outline last so that nothing shifts; each with its travel and its time.
  */
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { type CutLayerName, type CutPath, type Dot, LAYERS } from '@/core/mat-cut/paths';
+import type { Dot } from '@/core/drawing/vector-file';
+import { type CutLayerName, type CutPath, LAYERS } from '@/core/mat-cut/paths';
 import { readDxf } from '@/core/mat-cut/read-dxf';
 import type { MatCutter, MatCutterPlay, PlayedCut } from '../ports';
 

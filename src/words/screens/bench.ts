@@ -17,6 +17,7 @@ export const BENCH = {
   insists: 'Customer insists',
   mustBeTicked: 'must be ticked',
   drawing: (step: string) => `Drawing: ${step}`,
+  marks: 'Marks, seen from behind',
   more: (count: number) => `${count} more below`,
   sentBack: (times: number) => (times === 1 ? 'Sent back once' : `Sent back ${times} times`),
   accepted: 'Accepted with a warning',
@@ -98,6 +99,7 @@ export const FIND = {
 
 export const PAPER_NAMES = {
   'piece-label': 'Piece label',
+  'marking-map': 'Marking map',
   'back-label': 'Back label',
   'wall-card': 'Wall card',
   'kit-sheet': 'Kit sheet',

@@ -109,3 +109,15 @@ export const CODES = {
     next: { name: 'Next', does: 'Opens the next job of this station.' },
   },
 } as const;
+
+export const MARKING = {
+  title: (ticket: string) => `Marking map ${ticket}`,
+  head: 'Marking map',
+  seenFrom: { behind: 'Seen from behind', front: 'Mirrored: seen from the front' },
+  fullSize: 'At full size. Print without fitting to the page, and lay a rule on the line below first.',
+  toScale: 'Too large for the page: to scale. Measure by the list.',
+  ruler: (unit: 'in' | 'mm') => (unit === 'in' ? 'This line is 4 in long.' : 'This line is 100 mm long.'),
+  list: 'Marks',
+  fromFrame: 'From the outer edges of the frame, seen from behind.',
+  fromPackage: 'From the edges of the package, seen from behind.',
+} as const;

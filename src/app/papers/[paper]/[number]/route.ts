@@ -9,6 +9,7 @@ import { planByNumber, rackByCode } from '@/server/plans-made';
 import { benchCodes } from '@/server/papers/bench-codes';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
+import { markingMapPaper } from '@/server/papers/marking-map';
 import { quotePaper } from '@/server/papers/quote';
 import { rackLabel } from '@/server/papers/rack-label';
 import { ticketPaper } from '@/server/papers/ticket';
@@ -43,6 +44,7 @@ const MAKE: Readonly<Record<Paper, Make>> = {
   'care-card': ofJob(careCard, 'care-card'),
   'packing-list': ofJob(packingList, 'packing-list'),
   'piece-label': ofJob(pieceLabel, 'piece-label'),
+  'marking-map': ofJob(markingMapPaper, 'marking-map'),
   quote: async (viewer, number, _books, unit) => {
     // The table lets nobody else this far.
     const counter = viewer as CounterViewer;

@@ -1,0 +1,124 @@
+/**
+ * The marking map: every hole, ring, plate, block, pin and clip from two named edges, seen from behind or, mirrored,
+ * from the front, with what is drilled for it. Source: handbook, jobs, "Holes and marks"; depth and hanging, "Screws".
+ */
+import type { Hardware } from '../builds/build';
+import { HOLES, USUAL_GAUGE } from '../parts/screws';
+import type { StepKey } from '../route/steps';
+import { type Length, type Size, length, minus } from '../units/length';
+import type { Has } from './has';
+import { type Mark, marksOf } from './marks';
+
+/** What is measured and drilled before it is fastened; points, wedges and hinges are set by eye. */
+const MARKED: ReadonlySet<Hardware['item']> = new Set([
+  'screw',
+  'riser block',
+  'pin',
+  'clip',
+  'offset clip',
+  'spring clip',
+  'ring',
+  'hook',
+  'sawtooth',
+  'corner brace',
+  'bumper',
+  'tab',
+]);
+
+export const isMarked = (item: Hardware['item']): boolean => MARKED.has(item);
+
+export const SEEN_FROM = ['behind', 'front'] as const;
+export type SeenFrom = (typeof SEEN_FROM)[number];
+
+/** Bits by gauge, and where the drill stops. */
+export interface Drill {
+  readonly gauge: string;
+  readonly clearance: Length;
+  readonly pilot: Length;
+  /** From the outside of the back; zero where it is not known. */
+  readonly stop: Length;
+}
+export interface MapMark {
+  /** From 1 on, as in the drawing. */
+  readonly number: number;
+  readonly item: Hardware['item'];
+  readonly step: StepKey;
+  /** From the left edge and from the top, as it is seen. */
+  readonly at: { readonly x: Length; readonly y: Length };
+  /** From the nearer edges, named as they are seen. */
+  readonly across: { readonly edge: 'left' | 'right'; readonly by: Length };
+  readonly upright: { readonly edge: 'top' | 'bottom'; readonly by: Length };
+  readonly drill?: Drill;
+}
+export interface MarkingMap {
+  /** The frame's outside, or the package where there is no frame. */
+  readonly outside: Size;
+  readonly package: Size;
+  readonly framed: boolean;
+  readonly from: SeenFrom;
+  readonly marks: readonly MapMark[];
+}
+
+const ofMm = (mm: number): Length => length(Math.round(mm * 320));
+
+function drillFor({ item }: Mark, { worked }: Has): Drill | undefined {
+  if (item !== 'screw') return undefined;
+  const [clearance, pilot] = HOLES[USUAL_GAUGE];
+  const stop = worked.sizes.figures.screwAtMost ?? length(0);
+  return { gauge: USUAL_GAUGE, clearance: ofMm(clearance), pilot: ofMm(pilot), stop };
+}
+
+/** The map of a piece; without marks where nothing is measured. */
+export function markingMap(has: Has, from: SeenFrom = 'behind'): MarkingMap {
+  const { sizes } = has.worked;
+  const outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
+  const marks = marksOf(has)
+    .filter(({ item }) => MARKED.has(item))
+    .map((mark, index): MapMark => {
+      const x = from === 'behind' ? mark.x : minus(outside.w, mark.x);
+      const [right, bottom] = [minus(outside.w, x), minus(outside.h, mark.y)];
+      const drill = drillFor(mark, has);
+      return {
+        number: index + 1,
+        item: mark.item,
+        step: mark.step,
+        at: { x, y: mark.y },
+        across: x <= right ? { edge: 'left', by: x } : { edge: 'right', by: right },
+        upright: mark.y <= bottom ? { edge: 'top', by: mark.y } : { edge: 'bottom', by: bottom },
+        ...(drill ? { drill } : {}),
+      };
+    });
+  return { outside, package: sizes.package, framed: has.inFrame && sizes.outside !== undefined, from, marks };
+}
+
+/** Marks of one kind at the same height, or down the same line: how people read them off. */
+export interface MarkRow {
+  readonly item: Hardware['item'];
+  readonly step: StepKey;
+  readonly numbers: readonly number[];
+  readonly upright: MapMark['upright'];
+  /** Each with its edge. */
+  readonly across: readonly MapMark['across'][];
+  readonly drill?: Drill;
+}
+
+/** The marks as rows: of one kind and height, from left to right. */
+export function markRows(marks: readonly MapMark[]): MarkRow[] {
+  const rows = new Map<string, MapMark[]>();
+  for (const mark of marks) {
+    const key = [mark.step, mark.item, mark.upright.edge, mark.upright.by].join(' ');
+    rows.set(key, [...(rows.get(key) ?? []), mark]);
+  }
+  return [...rows.values()].map((row) => {
+    const sorted = [...row].sort((a, b) => a.at.x - b.at.x);
+    const [first] = sorted;
+    return {
+      item: first!.item,
+      step: first!.step,
+      numbers: sorted.map(({ number }) => number),
+      upright: first!.upright,
+      across: sorted.map(({ across }) => across),
+      ...(first!.drill ? { drill: first!.drill } : {}),
+    };
+  });
+}
