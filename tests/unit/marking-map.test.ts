@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BUILD_CODES } from '../builds';
-import type { Design } from '../design/design';
-import { mapDxf, mapFile, mapSvg } from '../drawing/marking-map';
-import { readDxf } from '../mat-cut/read-dxf';
-import { defaultSettings } from '../settings';
-import { inches, toMm } from '../units/length';
-import { workOut } from '../work-out';
-import { designOf } from '../../../tests/designs';
-import { exampleDesign, shop } from '../../../tests/shop';
-import { Has } from './has';
-import { markRows, markingMap } from './marking-map';
+import { BUILD_CODES } from '@/core/builds';
+import type { Design } from '@/core/design/design';
+import { mapDxf, mapFile, mapSvg } from '@/core/drawing/marking-map';
+import { readDxf } from '@/core/mat-cut/read-dxf';
+import { defaultSettings } from '@/core/settings';
+import { inches, toMm } from '@/core/units/length';
+import { workOut } from '@/core/work-out';
+import { designOf } from '../designs';
+import { exampleDesign, shop } from '../shop';
+import { Has } from '@/core/instructions/has';
+import { markRows, markingMap } from '@/core/instructions/marking-map';
 import { markText } from '@/words/marks';
 
 const settings = defaultSettings('in');
