@@ -32,6 +32,7 @@ import {
   STARTING_GLAZINGS,
   STARTING_MATERIALS,
   STARTING_MATS,
+  STARTING_READY_MADES,
   startingPrices,
 } from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
@@ -296,6 +297,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
     for (const [index, one] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', one, index);
     for (const [index, one] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', one, index);
     for (const [index, one] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', one, index);
+    for (const [index, one] of STARTING_READY_MADES.entries()) await putMaterial(tx, 'ready-made', one, index);
     const books = (await readBooks(tx))!;
     const tell = new Teller(
       tx,

@@ -97,6 +97,15 @@ export const catalogue: Catalogue = {
     backing({ code: 'B2', name: 'Foam 3', thickness: mm(3), archival: true }),
     backing({ code: 'B3', name: 'Foam 8', thickness: mm(8), archival: true }),
   ),
+  readyMades: byCode({
+    code: 'R1',
+    name: 'Ready-made 16 × 20',
+    size: { w: inches(16), h: inches(20) },
+    price: 3800,
+    moulding: { ...moulding({ code: 'R1' }), rabbetDepth: inches(0, 1, 2) },
+    glazing: glazing({ code: 'R1-GLASS', name: 'its own glass' }),
+    backing: backing({ code: 'R1-BACK', name: 'its own back', type: 'hardboard', thickness: mm(3) }),
+  }),
 };
 
 export const prices: PriceBook = {
@@ -135,6 +144,7 @@ export const shopView: ShopView = {
     mats: [...catalogue.mats.values()],
     glazings: [...catalogue.glazings.values()],
     backings: [...catalogue.backings.values()],
+    readyMades: [...catalogue.readyMades.values()],
   },
   calendar: calendarOf(USUAL_SETTINGS),
   today: '2031-05-05',

@@ -38,6 +38,8 @@ export type DesignIssue =
   | 'strip-too-wide'
   | 'package-none'
   | 'nothing-left'
+  | 'ready-made-not-here'
+  | 'ready-made-small'
   | 'lip-too-wide'
   | 'polygon-sides'
   | 'polygon-size'

@@ -55,6 +55,20 @@ export interface Backing extends SheetMaterial {
   readonly type: (typeof BACKINGS)[number];
 }
 
+/** A frame that is bought whole, with its own glass and its own back. */
+export interface ReadyMade {
+  readonly code: string;
+  readonly name: string;
+  /** What goes in: the size of its glass. */
+  readonly size: Size;
+  /** Minor units, sold. */
+  readonly price: number;
+  /** How it looks, and how deep it is. */
+  readonly moulding: Moulding;
+  readonly glazing: Glazing;
+  readonly backing: Backing;
+}
+
 /** kg per m² per mm of thickness; per m² for paper. Source: handbook, depth and hanging, "Weight"; rulings R32, R69. */
 export const DENSITY = {
   glass: 2.5,
@@ -82,12 +96,14 @@ export interface Catalogue {
   readonly mats: ReadonlyMap<string, SheetMaterial>;
   readonly glazings: ReadonlyMap<string, Glazing>;
   readonly backings: ReadonlyMap<string, Backing>;
+  readonly readyMades: ReadonlyMap<string, ReadyMade>;
 }
 export const EMPTY_CATALOGUE: Catalogue = {
   mouldings: new Map(),
   mats: new Map(),
   glazings: new Map(),
   backings: new Map(),
+  readyMades: new Map(),
 };
 
 /** The same as lists, in the order of the books. */
@@ -96,6 +112,7 @@ export interface ListedMaterials {
   readonly mats: readonly SheetMaterial[];
   readonly glazings: readonly Glazing[];
   readonly backings: readonly Backing[];
+  readonly readyMades: readonly ReadyMade[];
 }
 const byCode = <T extends { readonly code: string }>(list: readonly T[]) => new Map(list.map((one) => [one.code, one]));
 
@@ -104,4 +121,5 @@ export const catalogueOf = (lists: ListedMaterials): Catalogue => ({
   mats: byCode(lists.mats),
   glazings: byCode(lists.glazings),
   backings: byCode(lists.backings),
+  readyMades: byCode(lists.readyMades),
 });

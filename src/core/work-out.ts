@@ -2,6 +2,7 @@
 import { BUILDS } from './builds';
 import type { Hardware, ResolvedPiece, LayUp } from './builds/build';
 import { ownOf } from './builds/fields';
+import { fittedTo, inReadyMade } from './builds/ready-made';
 import { inSections } from './builds/sections';
 import type { Caution, Facts } from './cautions/caution';
 import { cautionsOf } from './cautions/cautions';
@@ -69,16 +70,18 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
   const { piece } = design;
   const ends = (pick: (a: Length, b: Length) => Length) =>
     size(pick(piece.width, piece.width2 ?? piece.width), pick(piece.height, piece.height2 ?? piece.height));
-  const job: ResolvedPiece<Design> = {
+  const { readyMade } = resolved;
+  const asked: ResolvedPiece<Design> = {
     ...resolved,
     settings,
     log: log,
     piece: { larger: ends(larger), smaller: ends(smaller) },
   };
+  const job = readyMade ? fittedTo(asked, readyMade) : asked;
   const build = BUILDS[design.build];
   const plain = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
   const metal = build.metalOnly || (resolved.moulding.material === 'metal' && !build.keepsFrame);
-  const whole = metal ? inSections(plain, settings) : plain;
+  const whole = readyMade ? inReadyMade(plain, job, readyMade) : metal ? inSections(plain, settings) : plain;
   const issues = impossible(job, whole);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);

@@ -1,5 +1,5 @@
 /** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
-import type { Backing, Glazing, SheetMaterial } from '@/core/materials';
+import type { Backing, Glazing, ReadyMade, SheetMaterial } from '@/core/materials';
 import { inches, mm } from '@/core/units/length';
 import { money } from '@/core/units/money';
 
@@ -95,6 +95,40 @@ export const STARTING_MATERIALS = {
   backing: 'FOAM-5',
   mirror: 'MIR-4',
 };
+
+/** Frames bought whole, in the sizes that are asked for most. */
+const readyMade = (code: string, finish: string, colour: string, w: number, h: number, price: number): ReadyMade => ({
+  code: `${code}-${w}X${h}`,
+  name: `Ready-made ${w} × ${h}, ${finish}`,
+  size: { w: inches(w), h: inches(h) },
+  price: money(price),
+  moulding: {
+    code,
+    name: `Ready-made, ${finish}`,
+    supplier: '',
+    faceWidth: inches(0, 3, 4),
+    rabbetWidth: inches(0, 1, 4),
+    rabbetDepth: inches(0, 1, 2),
+    height: inches(0, 3, 4),
+    material: 'wood',
+    profile: 'flat',
+    finish,
+    colour,
+  },
+  glazing: glass('OWN-GLASS', 'its own glass', '0', { archival: false }),
+  backing: back('OWN-BACK', 'its own back', 3, '0', { type: 'hardboard', colour: '#8d7351', archival: false }),
+});
+const READY_SIZES = [
+  [5, 7, 1400],
+  [8, 10, 1900],
+  [11, 14, 2600],
+  [12, 16, 2900],
+  [16, 20, 3800],
+] as const;
+export const STARTING_READY_MADES: readonly ReadyMade[] = [
+  ...READY_SIZES.map(([w, h, price]) => readyMade('RM-BLACK', 'black', '#2a2827', w, h, price)),
+  ...READY_SIZES.map(([w, h, price]) => readyMade('RM-OAK', 'oak', '#b98f5a', w, h, price + 200)),
+];
 
 /** Price rules a new shop starts with; the owner changes them in the books. */
 export const startingPrices = () => ({

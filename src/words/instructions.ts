@@ -62,6 +62,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   sooner: () => 'Wanted sooner than usual.',
   extra: ({ f }) => `With it: ${f.name}.`,
   'take-moulding': ({ f, len }) => `${f.name} (${f.code}), ${len('length')} in all.`,
+  'take-ready-made': ({ f, size }) => `${f.name} (${f.code}), for ${size()}; its glass and back come with it.`,
+  'own-tabs': () => 'Its own tabs close it: turn them down all round.',
   'take-sections': ({ f, size }) => `${f.name} (${f.code}): a pair for each side, package ${size()}.`,
   'take-sheet': ({ f }) => `${partName(String(f.part)).replace(/^./, (first) => first.toUpperCase())}: ${f.name}.`,
   'customers-frame': () => 'The customer’s own frame: nothing of it is cut.',

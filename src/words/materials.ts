@@ -24,6 +24,7 @@ export const KIND_NAMES: Readonly<Record<string, string>> = {
 };
 export const LINE_NAMES: Readonly<Record<string, string>> = {
   moulding: 'Moulding',
+  'ready-made': 'Ready-made frame',
   mats: 'Mat',
   glazing: 'Glazing',
   backing: 'Backing',

@@ -157,6 +157,13 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
   'frame.outside': {
     to: (design) => ({ ...design, frame: { ...design.frame, outside: { w: mm(2000), h: mm(2000) } } }),
   },
+  'frame.outsideIs': {
+    from: (design) => ({ ...design, frame: { ...design.frame, outside: { w: mm(2000), h: mm(2000) } } }),
+    to: (design) => ({ ...design, frame: { ...design.frame, outsideIs: 'sight' } }),
+  },
+  'frame.readyMade': {
+    to: (design) => ({ ...design, frame: { ...design.frame, readyMade: { code: 'R1' } } }),
+  },
   glazing: {
     to: (design) => ({
       ...design,
@@ -224,6 +231,9 @@ const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean
   'frame.moulding': (build) => BUILDS[build].keepsFrame === true,
   'frame.inner': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outside': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
+  'frame.outsideIs': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
+  'frame.readyMade': (build) =>
+    BUILDS[build].walled === true || BUILDS[build].keepsFrame === true || BUILDS[build].metalOnly === true,
   'frame.allowance': (build) => BUILDS[build].walled === true,
   'practice.fasteners': (build) =>
     build === 'floater' ||

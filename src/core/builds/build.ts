@@ -4,7 +4,7 @@
  */
 import type { AnyDesign, Mount, PieceKind } from '../design/common';
 import type { Issue } from '../issue';
-import type { Backing, Glazing, Moulding, SheetMaterial } from '../materials';
+import type { Backing, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
 import type { StepLines } from '../instructions/line';
 import type { StepKey } from '../route/steps';
 import type { Settings } from '../settings';
@@ -28,6 +28,7 @@ export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
   readonly backPane: Glazing;
   readonly backing: Backing;
   readonly filler: Backing | undefined;
+  readonly readyMade?: ReadyMade;
   readonly mountBoard: SheetMaterial | Backing | undefined;
   readonly settings: Settings;
   readonly log: WorkingsLog;
@@ -93,6 +94,8 @@ export interface Layer {
   readonly kg: number;
   /** Index of the mat layer it is. */
   readonly mat?: number;
+  /** Comes with the frame: neither cut nor charged. */
+  readonly comes?: true;
 }
 
 /** Something cut to a length, or a board beside the stack. */
@@ -195,6 +198,8 @@ export interface LayUp {
   readonly rollTooNarrow?: { readonly cut: Size; readonly roll: Length };
   /** Frame of metal sections, by the pairs it is bought in. */
   readonly pairs?: readonly [across: Pair, upright: Pair];
+  /** The frame is bought whole. */
+  readonly readyMade?: ReadyMade;
   readonly issues?: readonly Issue[];
 }
 

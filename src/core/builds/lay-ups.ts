@@ -2,6 +2,7 @@
 import { type Issue, issue } from '../issue';
 import type { Moulding } from '../materials';
 import { frameSizes, legsOf, matchedFrame } from '../sizing/frame';
+import { wantedOutside } from '../sizing/match';
 import { lipRoom, stripsRound } from '../sizing/mats';
 import { type Length, type Size, plus, size, smaller, times } from '../units/length';
 import type { ResolvedPiece, LayUp, Layer, Loose, Matted } from './build';
@@ -30,7 +31,8 @@ export function frames(job: ResolvedPiece, pack: Size): Frame[] {
     });
     inside = of.outside;
   }
-  const { outside: wanted, allowance } = design.frame;
+  const { allowance } = design.frame;
+  const wanted = wantedOutside(design.frame, moulding);
   const of = wanted
     ? matchedFrame(inside, allowance, moulding, wanted, log)
     : frameSizes(inside, allowance, moulding, log);

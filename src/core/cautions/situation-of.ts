@@ -6,7 +6,7 @@ import type { Hanging } from '../parts/hanging';
 import type { Stack } from '../parts/stack';
 import { type Weight, mouldingLimitKg } from '../parts/weight';
 import type { Sizes } from '../sizes';
-import { widening } from '../sizing/match';
+import { wantedOutside, widening } from '../sizing/match';
 import { larger, length, minus } from '../units/length';
 import type { Situation } from './situation';
 
@@ -104,7 +104,7 @@ function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): voi
     facts.centred = laid.depth === undefined;
     facts.allowance = facts.centred ? length(0) : loose;
   }
-  const wanted = design.frame.outside;
+  const wanted = wantedOutside(design.frame, moulding);
   if (wanted && outer.rabbet) {
     const of = (key: 'w' | 'h') =>
       widening(wanted[key], { package: outer.package[key], allowance: design.frame.allowance }, moulding);

@@ -24,6 +24,9 @@ export type PieceKind = (typeof PIECE_KINDS)[number];
 /** What a solid panel or a print on metal is made of; its density follows. */
 export const PANEL_MATERIALS = ['ply', 'mdf', 'solid wood', 'hardboard', 'aluminium', 'aluminium composite'] as const;
 export type PanelMaterial = (typeof PANEL_MATERIALS)[number];
+/** What a wished size of a frame is the size of. */
+export const OUTSIDE_IS = ['outside', 'sight', 'rabbet'] as const;
+export type OutsideIs = (typeof OUTSIDE_IS)[number];
 export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
 export type FitHow = (typeof FIT_HOWS)[number];
 export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;

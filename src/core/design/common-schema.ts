@@ -6,6 +6,7 @@ import {
   type Glazing,
   type Moulding,
   PROFILES,
+  type ReadyMade,
   type SheetMaterial,
   TIMBERS,
 } from '../materials';
@@ -15,7 +16,17 @@ import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
 import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length } from '../units/length';
 import { MOST_MONEY } from '../units/money';
-import { FINISHES, FIT_HOWS, MAT_STYLES, MOUNTS, PANEL_MATERIALS, PIECE_KINDS, PLACES, SCOPES } from './choices';
+import {
+  FINISHES,
+  FIT_HOWS,
+  MAT_STYLES,
+  MOUNTS,
+  OUTSIDE_IS,
+  PANEL_MATERIALS,
+  PIECE_KINDS,
+  PLACES,
+  SCOPES,
+} from './choices';
 
 export const practiceSchema = z
   .strictObject({
@@ -87,6 +98,19 @@ export const mouldingSchema = material<Moulding>(
   }),
 );
 
+const sizeSchema = z.object({ w: positiveLength, h: positiveLength });
+export const readyMadeSchema = material<ReadyMade>(
+  z.object({
+    code,
+    name: z.string().max(120),
+    size: sizeSchema,
+    price: amount,
+    moulding: mouldingSchema,
+    glazing: glazingSchema,
+    backing: backingSchema,
+  }),
+);
+
 /** A board of either list; that of the backing boards knows what it is made of. */
 const mountBoardSchema = material<SheetMaterial | Backing>(
   z.object({ ...sheetFields, type: z.enum(BACKINGS).optional() }),
@@ -116,7 +140,6 @@ const pieceSchema = z.object({
   damaged: z.boolean().optional(),
 });
 
-const sizeSchema = z.object({ w: positiveLength, h: positiveLength });
 /** `seen`: the figures are what the customer sees; the cut border is wider by what lies under the lip. */
 const seen = { seen: z.boolean().optional() };
 export const borderSchema = z.discriminatedUnion('mode', [
@@ -216,6 +239,12 @@ export const commonFields = {
       .optional(),
     /** To match a frame that exists. */
     outside: sizeSchema.optional(),
+    /** What of it that size is; its outside when absent. */
+    outsideIs: z.enum(OUTSIDE_IS).optional(),
+    /** Bought whole, with its glass and back: of the books, or of a size and a price. */
+    readyMade: z
+      .union([z.object({ code }), z.object({ given: readyMadeSchema }), z.object({ size: sizeSchema, price: amount })])
+      .optional(),
   }),
   glazing: z.union([z.object({ code }), z.object({ given: glazingSchema })]),
   /** The pane behind the piece, where it lies between two; as the one in front when absent. */

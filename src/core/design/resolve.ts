@@ -1,6 +1,7 @@
 /** Looks a design's materials up in the books. What is not there is an issue beside the field that names it. */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
-import type { Backing, Catalogue, Glazing, Moulding, SheetMaterial } from '../materials';
+import type { Backing, Catalogue, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
+import { mm } from '../units/length';
 import { type PriceBook, ruleHeld } from '../pricing/book';
 import type { Design } from './design';
 
@@ -17,6 +18,8 @@ export interface Resolved {
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
   readonly mountBoard: SheetMaterial | Backing | undefined;
+  /** A frame that is bought whole; its own moulding, glass and back stand above. */
+  readonly readyMade?: ReadyMade;
 }
 
 type Choice<T> = { code: string } | { given: T };
@@ -34,14 +37,45 @@ function pickMountBoard(choice: NonNullable<Design['mountBoard']>, { mats, backi
   return pick<SheetMaterial | Backing>(choice, mats, 'mountBoard', issues);
 }
 
+const ITS_OWN = { colour: '#c6dddc', archival: false } as const;
+/** What most ready-made frames come with: thin glass, and a thin board that turns out. */
+const PLAIN: Pick<ReadyMade, 'glazing' | 'backing'> = {
+  glazing: {
+    ...ITS_OWN,
+    code: 'OWN-GLASS',
+    name: 'its own glass',
+    thickness: mm(2),
+    type: 'glass',
+    uv: false,
+    coated: false,
+  },
+  backing: {
+    ...ITS_OWN,
+    code: 'OWN-BACK',
+    name: 'its own back',
+    thickness: mm(3),
+    type: 'hardboard',
+    colour: '#8d7351',
+  },
+};
+/** One of the books, one that is held, or any that was measured and priced at the counter. */
+function pickReadyMade({ frame }: Design, catalogue: Catalogue, issues: Issue[]): ReadyMade | undefined {
+  const { readyMade } = frame;
+  if (!readyMade) return undefined;
+  if (!('size' in readyMade)) return pick(readyMade, catalogue.readyMades, 'frame.readyMade', issues);
+  const moulding = pick(frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
+  return moulding && { code: 'READY-MADE', name: moulding.name, moulding, ...PLAIN, ...readyMade };
+}
+
 /** Every material of the design, or one `material-unknown` issue for each code that the books do not hold. */
 export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved> {
   const issues: Issue[] = [];
   const mats = design.mats.map((mat, index) => pick(mat.board, catalogue.mats, `mats.${index}.board`, issues));
-  const moulding = pick(design.frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
-  const glazing = pick(design.glazing, catalogue.glazings, 'glazing', issues);
+  const readyMade = pickReadyMade(design, catalogue, issues);
+  const moulding = readyMade?.moulding ?? pick(design.frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
+  const glazing = readyMade?.glazing ?? pick(design.glazing, catalogue.glazings, 'glazing', issues);
   const backPane = design.backPane ? pick(design.backPane, catalogue.glazings, 'backPane', issues) : glazing;
-  const backing = pick(design.backing, catalogue.backings, 'backing', issues);
+  const backing = readyMade?.backing ?? pick(design.backing, catalogue.backings, 'backing', issues);
   const filler = design.filler && pick(design.filler, catalogue.backings, 'filler', issues);
   const inner = (design.frame.inner ?? []).map((one, index) =>
     pick(one.moulding, catalogue.mouldings, `frame.inner.${index}.moulding`, issues),
@@ -60,6 +94,7 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
     inner: inner as Moulding[],
     fillet,
     mountBoard,
+    ...(readyMade ? { readyMade } : {}),
   });
 }
 
@@ -78,6 +113,9 @@ function withChoices(
     frame: {
       ...frame,
       moulding: change<Moulding>(frame.moulding, { kind: 'moulding', index: 0 }),
+      ...(frame.readyMade && !('size' in frame.readyMade)
+        ? { readyMade: change<ReadyMade>(frame.readyMade, { kind: 'ready-made', index: 0 }) }
+        : {}),
       ...(frame.inner
         ? {
             inner: frame.inner.map((one, index) => ({
@@ -98,7 +136,8 @@ function withChoices(
   } as Design;
 }
 interface Place {
-  readonly kind: 'mat' | 'moulding' | 'inner' | 'glazing' | 'back pane' | 'backing' | 'filler' | 'fillet' | 'mount';
+  readonly kind:
+    'mat' | 'moulding' | 'inner' | 'glazing' | 'back pane' | 'backing' | 'filler' | 'fillet' | 'mount' | 'ready-made';
   readonly index: number;
 }
 
@@ -118,6 +157,7 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
       filler: found.filler,
       fillet: found.fillet,
       mount: found.mountBoard,
+      'ready-made': found.readyMade,
     })[kind];
   const mountGroup = found.mountBoard && 'type' in found.mountBoard ? 'backing' : 'mat';
   const group = {
@@ -130,8 +170,11 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
     'back pane': 'glazing',
     backing: 'backing',
     filler: 'backing',
+    'ready-made': 'moulding',
   } as const;
-  return withChoices(design, (_choice, place) => {
+  return withChoices(design, (choice, place) => {
+    // Its price is its own.
+    if (place.kind === 'ready-made') return found.readyMade ? { given: found.readyMade as never } : choice;
     const material = of(place) as SheetMaterial;
     const rule = groups[group[place.kind]];
     return { given: { ...material, price: { ...ruleHeld(rule), ...material.price } } as never };

@@ -1,6 +1,6 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { widening, woodLeft } from '../sizing/match';
+import { wantedOutside, widening, woodLeft } from '../sizing/match';
 import { grow, length, times } from '../units/length';
 import type { LineCode } from './codes';
 import type { Has } from './has';
@@ -10,7 +10,7 @@ const CORNERS = 4;
 /** A rabbet that was widened leaves too little wood for wedges or points: brackets instead. */
 export function woodIsThin({ worked, design, settings }: Has): boolean {
   const outer = worked.sizes.frames.at(-1);
-  const wanted = design.frame.outside;
+  const wanted = outer && wantedOutside(design.frame, outer.moulding);
   if (!wanted || !outer?.rabbet) return false;
   return (['w', 'h'] as const).some(
     (side) =>
@@ -152,6 +152,7 @@ export function fitLines(has: Has): Line[] {
     ...HOLDERS.flatMap(([item, code]) =>
       has.count(item) > 0 ? [line(code, { count: has.count(item) }, { of: ['frame'] })] : [],
     ),
+    ...(worked.resolved.readyMade && has.framed ? [line('own-tabs', {}, { of: ['frame'] })] : []),
     ...(staples > 0 ? [line('staples-in', { count: staples }, { of: ['frame'] })] : []),
     ...(has.item('sealing tape')
       ? [line('seal', { length: has.item('sealing tape')!.length! }, { of: ['frame'] })]

@@ -1,7 +1,7 @@
 /** What is taken, and cut: legs, mats with their windows, panes, boards, strips. Source: handbook, sizes, builds. */
 import type { CutLayer, Window } from '../builds/build';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
-import { woodLeft, widening } from '../sizing/match';
+import { wantedOutside, woodLeft, widening } from '../sizing/match';
 import { markingOut } from '../sizing/mats';
 import { type Length, grow, nearestSmaller, plus, size, times } from '../units/length';
 import { BESIDE, PANES } from '../route/cut-at';
@@ -41,7 +41,12 @@ export function materialLines(has: Has): Line[] {
   const outer = sizes.frames.at(-1);
   const moulding = outer?.moulding ?? resolved.moulding;
   const lines: Line[] = [];
-  if (has.sections && outer)
+  const bought = resolved.readyMade;
+  if (bought && has.framed)
+    lines.push(
+      line('take-ready-made', { name: bought.name, code: bought.code, ...sized(bought.size) }, { of: ['frame'] }),
+    );
+  else if (has.sections && outer)
     lines.push(
       line(
         'take-sections',
@@ -92,7 +97,7 @@ export function legLines(has: Has): Line[] {
   }
   if (legs.length > 0) lines.push(line('mitre', { degrees: 45 }, { of: ['cut legs'] }));
   const outer = worked.sizes.frames.at(-1);
-  const wanted = design.frame.outside;
+  const wanted = outer && wantedOutside(design.frame, outer.moulding);
   if (wanted && outer?.rabbet && has.framed)
     for (const side of ['w', 'h'] as const) {
       const widened = widening(

@@ -82,7 +82,7 @@ export function partsOf(
     list.map((leg): LegPart => ({ kind: 'leg', ...leg, frame, code: moulding.code, mitre: 45 })),
   );
   const flat = laid.layers.flatMap((layer): FlatPart[] => {
-    if (!layer.size) return [];
+    if (!layer.size || layer.comes) return [];
     const { part, name, size: exact, sheet } = layer;
     const of = {
       kind: 'flat',
@@ -171,6 +171,7 @@ export function hardwareOf(
   const joint =
     frame &&
     !metal &&
+    !laid.readyMade &&
     scope.frame &&
     joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));

@@ -184,7 +184,8 @@ export function pricePiece(
 ): PiecePrice {
   const { design } = resolved;
   const pricing: Pricing = { book, united: sizes.unitedSize, areas: new Map() };
-  const group = (key: Group) => laid.layers.filter((layer) => layer.group === key && layer.part !== 'filler');
+  const group = (key: Group) =>
+    laid.layers.filter((layer) => layer.group === key && layer.part !== 'filler' && !layer.comes);
   const fillers = laid.layers.filter((layer) => layer.part === 'filler');
   const frames = scope.frame ? sizes.frames : [];
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
@@ -194,9 +195,11 @@ export function pricePiece(
     ...[...frames]
       .reverse()
       .flatMap((frame) =>
-        frame.of === 'frame' && laid.pairs
-          ? pairsLines(pricing, frame, laid.pairs)
-          : [frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)],
+        frame.of === 'frame' && laid.readyMade
+          ? counted('ready-made', 1, money(laid.readyMade.price))
+          : frame.of === 'frame' && laid.pairs
+            ? pairsLines(pricing, frame, laid.pairs)
+            : [frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)],
       ),
     layersLine(pricing, 'mats', 'mat', group('mat')),
     layersLine(pricing, 'glazing', 'glazing', group('glazing')),
@@ -219,9 +222,11 @@ export function pricePiece(
   const costed = (one: { cost?: unknown; price?: ItemRule | undefined }, rule: GroupRule) =>
     one.cost !== undefined || ruled(rule, one.price).school === 'chart';
   const missing = [
-    ...frames.map((frame) => ({ of: frame.moulding, rule: book.groups.moulding })),
+    ...frames
+      .filter((frame) => !(laid.readyMade && frame.of === 'frame'))
+      .map((frame) => ({ of: frame.moulding, rule: book.groups.moulding })),
     ...laid.layers.flatMap((layer) =>
-      layer.sheet && layer.group ? [{ of: layer.sheet, rule: book.groups[layer.group] }] : [],
+      layer.sheet && layer.group && !layer.comes ? [{ of: layer.sheet, rule: book.groups[layer.group] }] : [],
     ),
   ]
     .filter(({ of, rule }) => !costed(of, rule))

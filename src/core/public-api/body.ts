@@ -189,6 +189,12 @@ const common = {
       moulding: moulding.optional(),
       allowance: lengthField.optional(),
       outside: sizeField.optional().describe('same outside size as another frame'),
+      sight: sizeField.optional().describe('a frame of which so much is seen inside, in place of `outside`'),
+      rabbet: sizeField.optional().describe('a frame with a rabbet of this size, in place of `outside`'),
+      readyMade: z
+        .union([code, z.strictObject({ size: sizeField, price: minor })])
+        .optional()
+        .describe('bought whole: a code of the books, or its size and price in minor units'),
       inner: z
         .array(z.strictObject({ moulding, allowance: lengthField.optional() }))
         .max(3)

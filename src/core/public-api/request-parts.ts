@@ -117,6 +117,21 @@ function standInMoulding(
   };
 }
 
+type FrameBody = WorkOutBody['frame'];
+const WISHED = ['outside', 'sight', 'rabbet'] as const;
+function wishedOf(frame: FrameBody, reader: RequestReader): Pick<Design['frame'], 'outside' | 'outsideIs'> {
+  const [is, second] = WISHED.filter((key) => frame?.[key] !== undefined);
+  if (!is || !frame) return {};
+  if (second) reader.complain(`frame.${second}`, 'input-wrong', { reason: 'one-size-only' });
+  return { outside: reader.size(`frame.${is}`, frame[is]!), ...(is === 'outside' ? {} : { outsideIs: is }) };
+}
+function readyMadeOf(frame: FrameBody, reader: RequestReader): Pick<Design['frame'], 'readyMade'> {
+  const bought = frame?.readyMade;
+  if (bought === undefined) return {};
+  if (typeof bought === 'string') return { readyMade: { code: bought } };
+  return { readyMade: { size: reader.size('frame.readyMade.size', bought.size), price: bought.price } };
+}
+
 export function frameOf(
   { body: { frame }, reader, build, settings }: Reading,
   own: Readonly<Record<string, unknown>>,
@@ -136,7 +151,8 @@ export function frameOf(
     moulding: wood === undefined ? { given: standIn ?? NO_MOULDING } : reader.mouldingChoice(wood, 'frame.moulding'),
     allowance: reader.read('frame.allowance', frame?.allowance, usual, true),
     ...(liners ? { inner: liners } : {}),
-    ...(frame?.outside ? { outside: reader.size('frame.outside', frame.outside) } : {}),
+    ...wishedOf(frame, reader),
+    ...readyMadeOf(frame, reader),
   };
 }
 

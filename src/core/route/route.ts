@@ -24,17 +24,18 @@ const MORE = 10 * UNITS_PER_INCH;
 
 /** Which steps this piece has: those for which there is something to do. */
 function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): (step: StepKey) => boolean {
-  const has = (...parts: string[]) => laid.layers.some((layer) => parts.includes(layer.part));
+  const has = (...parts: string[]) => laid.layers.some((layer) => parts.includes(layer.part) && !layer.comes);
   const framed = scope.frame && laid.frames.length > 0;
   const metal = laid.pairs !== undefined;
+  const bought = laid.readyMade !== undefined;
   const hasLegs = laid.frames.some((frame) => frame.legs.length > 0);
   const assembled = scope.assembled === 'shop';
   const closes = assembled && laid.frames.length > 0 && (scope.frame || scope.closed);
   const only: Partial<Record<StepKey, boolean>> = {
     // Metal sections come cut to length and are screwed together when they are fitted.
-    'cut-legs': framed && (!metal || hasLegs),
-    join: framed && assembled && (!metal || hasLegs),
-    finish: framed && !metal && ['raw wood', 'raw mdf', 'lacquer'].includes(design.finish ?? ''),
+    'cut-legs': framed && !bought && (!metal || hasLegs),
+    join: framed && assembled && !bought && (!metal || hasLegs),
+    finish: framed && !metal && !bought && ['raw wood', 'raw mdf', 'lacquer'].includes(design.finish ?? ''),
     'cut-mats': laid.matted !== undefined,
     'cut-glazing': has('glazing', 'pane', 'mirror'),
     'cut-backing': has('backing'),
@@ -43,7 +44,7 @@ function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): 
     mount: !has('mirror') && scope.assembled !== 'nobody',
     fit: closes,
     'back-and-hang': closes && (scope.closed || scope.hung),
-    'touch-up': framed && assembled && !metal,
+    'touch-up': framed && assembled && !metal && !bought,
     pack: scope.sleeve || scope.assembled === 'customer',
     install: scope.delivered,
   };

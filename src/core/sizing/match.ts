@@ -2,7 +2,7 @@
  * Working to a frame that exists: one of the same outside size, one the customer brings, or a standard size.
  * Source: handbook, sizes, "Standard sizes", "A frame the customer brings", "Same outside size"; rulings R14, R24, R25, R50.
  */
-import type { FitHow } from '../design/common';
+import type { FitHow, OutsideIs } from '../design/choices';
 import type { Settings } from '../settings';
 import {
   type Length,
@@ -19,6 +19,19 @@ import {
   times,
 } from '../units/length';
 import { fits, fitted } from './borders';
+
+/** The outside of a frame that is to be so large outside, or in what is seen, or in its rabbet; undefined where none is wished. */
+export function wantedOutside(
+  {
+    outside,
+    outsideIs = 'outside',
+  }: { readonly outside?: Size | undefined; readonly outsideIs?: OutsideIs | undefined },
+  { faceWidth, rabbetWidth }: { readonly faceWidth: Length; readonly rabbetWidth: Length },
+): Size | undefined {
+  if (!outside || outsideIs === 'outside') return outside;
+  const more = times(outsideIs === 'sight' ? faceWidth : minus(faceWidth, rabbetWidth), 2);
+  return size(plus(outside.w, more), plus(outside.h, more));
+}
 
 export interface Widening {
   readonly rabbetHave: Length;

@@ -13,3 +13,9 @@ UPDATE step
 
 -- Measured at the bench: the rabbet after joining, its depth, a floater's inside, the wire's drop.
 ALTER TABLE job ADD built jsonb NOT NULL DEFAULT '{}';
+
+-- Frames that are bought whole stand in the books as well.
+ALTER TABLE material DROP CONSTRAINT material_kind_check;
+ALTER TABLE material ADD CONSTRAINT material_kind_check CHECK (kind IN ('mat', 'glazing', 'backing', 'ready-made'));
+ALTER TABLE article DROP CONSTRAINT article_kind_check;
+ALTER TABLE article ADD CONSTRAINT article_kind_check CHECK (kind IN ('moulding', 'mat', 'glazing', 'backing', 'ready-made'));

@@ -1,9 +1,9 @@
 /** The shop, its price rules, and the materials in its books. */
 import { z } from 'zod';
-import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
+import { backingSchema, glazingSchema, readyMadeSchema, sheetSchema } from '@/core/design/common-schema';
 import type { DefaultMaterials } from '@/core/design/design';
 import { type Listed } from '@/core/supplier-list/moulding-list';
-import { type Backing, type Glazing, PROFILES, type SheetMaterial, TIMBERS } from '@/core/materials';
+import { type Backing, type Glazing, PROFILES, type ReadyMade, type SheetMaterial, TIMBERS } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
@@ -161,12 +161,14 @@ export async function mouldingPlaces(db: Queries): Promise<Map<string, number>> 
   return new Map(rows.map((row) => [row.code, row.position]));
 }
 
-const materialRow = z.object({ code: z.string(), kind: z.enum(['mat', 'glazing', 'backing']), spec: z.unknown() });
+const MATERIAL_KINDS = ['mat', 'glazing', 'backing', 'ready-made'] as const;
+type MaterialKind = (typeof MATERIAL_KINDS)[number];
+const materialRow = z.object({ code: z.string(), kind: z.enum(MATERIAL_KINDS), spec: z.unknown() });
 
 export async function putMaterial(
   tx: Tx,
-  kind: 'mat' | 'glazing' | 'backing',
-  spec: SheetMaterial,
+  kind: MaterialKind,
+  spec: SheetMaterial | ReadyMade,
   position: number,
 ): Promise<void> {
   await tx.query('INSERT INTO article (code, kind) VALUES ($1, $2) ON CONFLICT DO NOTHING', [spec.code, kind]);
@@ -181,6 +183,7 @@ export interface MaterialLists {
   readonly mats: SheetMaterial[];
   readonly glazings: Glazing[];
   readonly backings: Backing[];
+  readonly readyMades: ReadyMade[];
 }
 
 export async function listMaterials(db: Queries, edition: number): Promise<MaterialLists> {
@@ -192,5 +195,6 @@ export async function listMaterials(db: Queries, edition: number): Promise<Mater
     mats: of('mat', sheetSchema),
     glazings: of('glazing', glazingSchema),
     backings: of('backing', backingSchema),
+    readyMades: of('ready-made', readyMadeSchema),
   };
 }

@@ -153,7 +153,13 @@ describe('drafts and orders', () => {
     const frozen = resolved.ok ? freeze(resolved.value, prices.groups) : design;
     expect(givenIn(frozen)).toHaveLength(4);
     expect(
-      resolve(frozen, { mouldings: new Map(), mats: new Map(), glazings: new Map(), backings: new Map() }).ok,
+      resolve(frozen, {
+        mouldings: new Map(),
+        mats: new Map(),
+        glazings: new Map(),
+        backings: new Map(),
+        readyMades: new Map(),
+      }).ok,
     ).toBe(true);
     expect(thaw(frozen)).toEqual(design);
     expect(thaw(design)).toEqual(design);

@@ -9,7 +9,9 @@ import { BUILDS } from '@/core/builds';
 import type { Border } from '@/core/design/common';
 import { type Settings, defaultSettings } from '@/core/settings';
 import { CORNERED, SHAPES, cornerOf } from '@/core/sizing/shapes';
-import { length, mm } from '@/core/units/length';
+import { standardSizes } from '@/core/sizing/match';
+import { fieldText } from '@/core/units/format-length';
+import { type Size, length, mm } from '@/core/units/length';
 import { buildName, shapeName } from '@/words/builds';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
@@ -55,6 +57,34 @@ function borderAs(mode: Border['mode'], worked: WorkedOut | undefined, border: B
   }
 }
 
+/** Sizes that frames and glass are sold in, of those that suit the window. */
+function StandardSizes({ shop, piece, worked, unit, desk }: SectionProps) {
+  const { border } = piece.design;
+  const opening = worked?.sizes.opening;
+  if (border.mode !== 'fit' || !opening) return null;
+  const settings = defaultSettings(shop.homeUnit);
+  const { border: all } = settings;
+  const lists = shop.homeUnit === 'in' ? (['inches', 'centimetres'] as const) : (['centimetres', 'inches'] as const);
+  const wished = { left: all, right: all, top: all, bottom: all };
+  const offers = standardSizes(opening, wished, border.how, lists, settings.standardLeast).slice(0, MOST_STANDARD);
+  const key = ({ w, h }: Size) => `${w} ${h}`;
+  const now = offers.find((offer) => key(offer.package) === key(border.package));
+  const text = ({ w, h }: Size) => `${fieldText(w, unit)} × ${fieldText(h, unit)} ${unit}`;
+  return (
+    <FromList
+      label={MAT.standardSize}
+      none={MAT.noStandard}
+      value={now && key(now.package)}
+      options={offers.map((offer) => ({ code: key(offer.package), name: text(offer.package) }))}
+      onChange={(code) => {
+        const offer = offers.find((one) => key(one.package) === code);
+        if (offer) desk.put(['border', 'package'], offer.package);
+      }}
+    />
+  );
+}
+const MOST_STANDARD = 12;
+
 function Borders({ shop, piece, worked, unit, desk }: SectionProps) {
   const { border } = piece.design;
   const settings = defaultSettings(shop.homeUnit);
@@ -82,6 +112,7 @@ function Borders({ shop, piece, worked, unit, desk }: SectionProps) {
         ]}
         {border.mode === 'fit' && [field(MAT.outsideWidth, 'package', 'w'), field(MAT.outsideHeight, 'package', 'h')]}
       </div>
+      {border.mode === 'fit' && <StandardSizes shop={shop} piece={piece} worked={worked} unit={unit} desk={desk} />}
       {border.mode === 'fit' && (
         <Toggle
           label={MAT.windowInIt}

@@ -1,97 +1,17 @@
 'use client';
-/** Frame, glazing, back and hanging, and what the customer insists on. */
-import Button from '@mui/material/Button';
+/** Glazing, back and hanging, and what the customer insists on. */
 import { useState } from 'react';
 import styles from './desk.module.css';
-import { MouldingChoice } from './moulding-choice';
 import type { Panel } from '@/core/builds/build';
 import { BUILDS, mountOf, mountsFor } from '@/core/builds';
-import type { Design } from '@/core/design/design';
-import { FINISHES, PLACES, SCOPES } from '@/core/design/choices';
+import { PLACES, SCOPES } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
-import { type Length, length, times } from '@/core/units/length';
-import { buildName, finishName, matterName, mountName, placeName, practiceName, scopeName } from '@/words/builds';
+import { length } from '@/core/units/length';
+import { buildName, matterName, mountName, placeName, practiceName, scopeName } from '@/words/builds';
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 import { BUILD_FIELDS, SECTION } from '@/words/screens/desk';
-
-export function FrameSection({ shop, piece, unit, desk }: SectionProps) {
-  const { frame, build } = piece.design;
-  const { walled, keepsFrame } = BUILDS[build];
-  return (
-    <>
-      {keepsFrame && <p className={styles.aside}>{SECTION.theCustomersOwnChoose}</p>}
-      <MouldingChoice
-        shop={shop}
-        chosen={codeOf(frame.moulding)}
-        onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
-      />
-      {!walled && (
-        <>
-          <Measure
-            label={SECTION.allowanceInTheRabbet}
-            path={['frame', 'allowance']}
-            piece={piece}
-            unit={unit}
-            desk={desk}
-          />
-          <FromList
-            label={SECTION.linerInsideIt}
-            none={SECTION.noLiner}
-            value={frame.inner?.[0] && codeOf(frame.inner[0].moulding)}
-            options={shop.lists.mouldings}
-            onChange={(code) =>
-              desk.put(['frame', 'inner'], code && [{ moulding: { code }, allowance: frame.allowance }])
-            }
-          />
-          {frame.outside ? (
-            <div className={styles.pair}>
-              <Measure
-                label={SECTION.outsideWidth}
-                path={['frame', 'outside', 'w']}
-                piece={piece}
-                unit={unit}
-                desk={desk}
-              />
-              <Measure
-                label={SECTION.outsideHeight}
-                path={['frame', 'outside', 'h']}
-                piece={piece}
-                unit={unit}
-                desk={desk}
-              />
-            </div>
-          ) : null}
-          <SameOutside frame={frame} desk={desk} size={defaultSettings(shop.homeUnit).border} />
-        </>
-      )}
-      {!keepsFrame && (
-        <FromList
-          label={SECTION.finish}
-          none={SECTION.finishedAlready}
-          value={piece.design.finish}
-          options={FINISHES.map((code) => ({ code, name: finishName(code) }))}
-          onChange={(finish) => desk.put(['finish'], finish)}
-        />
-      )}
-    </>
-  );
-}
-
-/** To match the outside of a frame that exists. */
-function SameOutside({ frame, desk, size }: { frame: Design['frame']; desk: SectionProps['desk']; size: Length }) {
-  const wanted = frame.outside;
-  return (
-    <Button
-      variant="text"
-      size="small"
-      onClick={() => desk.put(['frame', 'outside'], wanted ? undefined : { w: times(size, 7), h: times(size, 9) })}
-    >
-      {wanted ? SECTION.itsOwnOutsideSize : SECTION.sameOutsideAsAnother}
-    </Button>
-  );
-}
 
 export function GlassSection({ shop, piece, desk }: SectionProps) {
   if (!BUILDS[piece.design.build].uses.includes('glazing'))

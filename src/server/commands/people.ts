@@ -23,6 +23,7 @@ import {
   STARTING_GLAZINGS,
   STARTING_MATERIALS,
   STARTING_MATS,
+  STARTING_READY_MADES,
   startingPrices,
 } from '../starting-books';
 
@@ -56,6 +57,7 @@ export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now, read
   for (const [index, mat] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', mat, index);
   for (const [index, glazing] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', glazing, index);
   for (const [index, backing] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', backing, index);
+  for (const [index, frame] of STARTING_READY_MADES.entries()) await putMaterial(tx, 'ready-made', frame, index);
   const after = { shop: payload.shop, homeUnit, owner: payload.owner };
   return good({
     audit: [{ what: 'set up', entity: 'shop', entityId: '1', after }],

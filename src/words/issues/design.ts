@@ -28,6 +28,9 @@ export const DESIGN: Sentences<DesignIssue> = {
   'strip-shows': ({ len }) => `A strip of ${len('strip')} would be seen: the lip hides ${len('room')}.`,
   'strip-too-wide': ({ len }) => `Two strips of ${len('strip')} fill the whole piece.`,
   'package-none': () => 'Nothing is left of the package with these figures.',
+  'ready-made-small': ({ len }) =>
+    `The frame takes ${len('frameW')} × ${len('frameH')}; the package is ${len('w')} × ${len('h')}.`,
+  'ready-made-not-here': () => 'A ready-made frame goes round a package in a rabbet, without a liner.',
   'nothing-left': () => 'One of the parts comes out as nothing with these figures.',
   'lip-too-wide': ({ len }) => `A lip of ${len('lip')} is not narrower than the fillet itself.`,
   'polygon-sides': ({ f }) => `A frame has 3 to 12 equal sides; ${f.sides} were asked for.`,

@@ -8,6 +8,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'too-many-at-once': (f) => `1 to ${f.most} at once; ${f.sent} were sent`,
   'not-seen': () => 'letters or figures that can be seen',
   'day-out-of-range': () => 'a day from 2000 to 2199',
+  'one-size-only': () => 'one of outside, sight and rabbet',
   'not-a-time': () => 'a time such as 09:00',
   'hours-backwards': () => 'it closes after it opens',
   'never-open': () => 'at least one weekday is open',

@@ -1,20 +1,12 @@
 /** A frame the customer brings: the seat decides the package; nothing is charged for moulding. Source: handbook, builds 13, sizes. */
-import { fits, fitted } from '../../sizing/borders';
 import { packageOfSeat } from '../../sizing/match';
 import { type Length, length, mm, size } from '../../units/length';
 import { WorkingsLog } from '../../working';
-import { type ResolvedPiece, build } from '../build';
+import { build } from '../build';
 import { line } from '../../instructions/line';
 import { layered, packageAs } from '../lay-ups';
 import { matted } from '../matting';
-
-/** How a mat is fitted to the seat when nobody chose: heavier below where the frame lets it, else centred. */
-function usualFit(job: ResolvedPiece, pack: ReturnType<typeof packageOfSeat>): 'centred' | 'bottom-heavy' {
-  if (job.design.border.mode === 'equal') return 'centred';
-  const open = matted({ ...job, log: new WorkingsLog(false) })?.opening;
-  if (!open) return 'centred';
-  return fits(fitted(pack, open, 'bottom-heavy'), 'bottom-heavy') ? 'bottom-heavy' : 'centred';
-}
+import { usualFit } from '../ready-made';
 
 export const customerFrame = build({
   publicName: "customer's frame",
