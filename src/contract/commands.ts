@@ -257,6 +257,8 @@ export const commands = {
     }),
   },
   'undo-plan': { roles: ALL, payload: z.object({ id }) },
+  /** Everything of a plan was cut from its sticks, or from its sheets: the steps of its jobs are done. */
+  'cut-plan-done': { roles: ALL, payload: z.object({ planId: id, kind: z.enum(['sticks', 'sheets']) }) },
   'spoil-cut': {
     roles: ALL,
     payload: z.object({

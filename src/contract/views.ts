@@ -162,6 +162,9 @@ export interface JobView {
   readonly built: Built;
   readonly measures: readonly { readonly key: Measured; readonly step: StepKey }[];
   readonly disagrees: readonly Issue[];
+  /** Where its parts lie in the plans, and which of them were spoiled and are not cut again yet. */
+  readonly planned: readonly PlannedPartView[];
+  readonly spoiled: readonly { readonly part: string; readonly why: string }[];
   /** The points of the final check that this piece has. */
   readonly checks: readonly CheckPoint[];
   readonly events: readonly {
@@ -235,6 +238,26 @@ export interface CutJobView {
   readonly again: number;
   readonly wanted: Wanted;
 }
+/** A job whose mats are still to be cut. */
+export interface MatJobView {
+  readonly ticket: string;
+  readonly title: string;
+  readonly promised: string;
+  readonly ready: boolean;
+  readonly mats: number;
+  readonly planned: boolean;
+}
+/** Where a plan has a part of a job: which stick or sheet, and its place among the pieces of that. */
+export interface PlannedPartView {
+  readonly part: string;
+  readonly step: StepKey;
+  readonly plan: number;
+  readonly source: string;
+  readonly material: string;
+  /** From 1 on, of so many. */
+  readonly piece: number;
+  readonly of: number;
+}
 export interface MadePlanView {
   readonly id: string;
   readonly number: number;
@@ -252,6 +275,7 @@ export interface RackView {
   readonly pieces: readonly RackPieceView[];
   readonly stock: readonly StockView[];
   readonly jobs: readonly CutJobView[];
+  readonly mats: readonly MatJobView[];
   readonly plans: readonly MadePlanView[];
   readonly lists: ListedMaterials;
   readonly homeUnit: Unit;

@@ -1,8 +1,14 @@
 /** Plans that were confirmed, one by one: for papers and lists. */
 import Papa from 'papaparse';
-import type { WholePlanRow } from '@/db/queries/rack';
+import type { Queries } from '@/db/client';
+import { type WholePlanRow, partsOfPlans } from '@/db/queries/rack';
 
 export { planByNumber, rackByCode } from '@/db/queries/rack';
+
+/** The jobs that a plan was made for. */
+export const ticketsOfPlan = async (db: Queries, id: string): Promise<string[]> => [
+  ...new Set((await partsOfPlans(db, [id])).map((part) => part.ticket)),
+];
 
 const tenth = (mm: number) => String(Math.round(mm * 1000) / 1000);
 

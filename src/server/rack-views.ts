@@ -2,7 +2,7 @@
 import type { MadePlanView, RackPieceView, RackView } from '@/contract/views';
 import { latestPlan, madePlans, partsOfPlans, rackThere, stockLevels } from '@/db/queries/rack';
 import { dayOf } from './clock';
-import { cutJobs } from './cutting/needs';
+import { cutJobs, matJobs } from './cutting/needs';
 import { bare } from '@/core/agreed';
 import type { BothFigures } from '@/db/queries/rack';
 import type { Viewer } from './access';
@@ -54,6 +54,7 @@ export async function rackView(viewer: Viewer): Promise<RackView | undefined> {
     pieces: await rackPieces(viewer),
     stock: stock.map(({ material, on_hand, minimum, revision }) => ({ material, onHand: on_hand, minimum, revision })),
     jobs: await cutJobs(app.db, books.settings),
+    mats: await matJobs(app.db, books.settings),
     plans: await plansMade(viewer),
     lists: money ? books.lists : bare(books.lists),
     homeUnit: books.shop.home_unit,

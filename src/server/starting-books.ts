@@ -115,8 +115,8 @@ const readyMade = (code: string, finish: string, colour: string, w: number, h: n
     finish,
     colour,
   },
-  glazing: glass('OWN-GLASS', 'its own glass', '0', { archival: false }),
-  backing: back('OWN-BACK', 'its own back', 3, '0', { type: 'hardboard', colour: '#8d7351', archival: false }),
+  glazing: glass('OWN-GLASS', 'Its own glass', '0', { archival: false }),
+  backing: back('OWN-BACK', 'Its own back', 3, '0', { type: 'hardboard', colour: '#8d7351', archival: false }),
 });
 const READY_SIZES = [
   [5, 7, 1400],

@@ -29,6 +29,7 @@ import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
 import { asBuiltOf } from './as-built';
 import { instructed } from './instructed';
+import { plannedOf } from './planned';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
 import { inSlices } from './slices';
@@ -122,10 +123,18 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
   const found = await app.db.read(async (db) => {
     const job = await jobByTicket(db, ticket);
     const worked = job && (await agreedOf(db, job.id));
-    return worked && { job, agreed: worked, steps: await stepsOf(db, job.id), events: await eventsOf(db, job.id) };
+    return (
+      worked && {
+        job,
+        agreed: worked,
+        steps: await stepsOf(db, job.id),
+        events: await eventsOf(db, job.id),
+        cut: await plannedOf(db, ticket),
+      }
+    );
   });
   if (!found) return undefined;
-  const { job, agreed, steps, events } = found;
+  const { job, agreed, steps, events, cut } = found;
   const { settings } = (await app.books())!;
   const { worked, issues } = asBuiltOf(job, agreed, steps, settings);
   const waiting = waitingAt(steps, app.clock.now(), await app.shopSettings());
@@ -144,6 +153,7 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     built: job.built,
     measures: measuresOf(worked),
     disagrees: issues,
+    ...cut,
     steps: steps.map((row) => ({
       step: row.step,
       station: row.station,

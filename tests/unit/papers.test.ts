@@ -56,6 +56,8 @@ const job = (design: Design = exampleDesign()): JobView => ({
   built: {},
   measures: [],
   disagrees: [],
+  planned: [],
+  spoiled: [],
 });
 const order = (designs: Design[]): OrderView => ({
   id: 'o',

@@ -8,7 +8,9 @@ import { inches } from '@/core/units/length';
 import { cutJobs, cutRequests } from '@/server/cutting/needs';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { planByNumber, planCsv } from '@/server/plans-made';
+import { bare as withoutCosts } from '@/core/agreed';
 import { rackPieces, rackView } from '@/server/rack-views';
+import { jobView } from '@/server/views';
 import { type TestApp, openApp } from '../app';
 import { composed } from '../cutting/composed';
 
@@ -114,7 +116,7 @@ describe('confirming a plan', () => {
     const row = (await planByNumber(app.db, number))!;
     expect(planCsv(row).match(/,leg,/g)).toHaveLength(8);
     const paper = await cutSheetPaper(
-      { number, day: 'Mon', by: 'Ada', requests: row.request, plans: row.plan },
+      { number, day: 'Mon', by: 'Ada', requests: row.request, plans: row.plan, beside: [] },
       view.lists,
       'in',
     );
@@ -181,6 +183,186 @@ describe('a spoiled cut', () => {
     expect(codes(await app.command('undo-plan', { id: plan.id }))).toBe('plan-begun');
     await must(app.command('confirm-plan', await planned([tickets[0]!])));
     expect(await cutJobs(app.db, defaultSettings('in'))).toEqual([]);
+  });
+});
+
+describe('a plan at the bench', () => {
+  const jobOf = async (ticket: string) => (await jobView(app.viewer(), ticket))!;
+
+  it('says at each step which stick or sheet a part is cut from, and its place on it', async () => {
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    const { planned: parts } = await jobOf(tickets[0]!);
+    const legs = parts.filter((part) => part.step === 'cut-legs');
+    expect(legs.map((part) => part.part).sort()).toEqual(
+      ['bottom', 'left', 'right', 'top'].map((side) => `${tickets[0]} ${side}`),
+    );
+    for (const { part, source, piece, of } of legs) {
+      const bar = plan.sticks.bars.find((one) => one.source === source && one.pieces[piece - 1]?.leg === part)!;
+      expect([bar.pieces.length, bar.profile]).toEqual([of, 'MAR-31']);
+    }
+    expect(
+      parts
+        .filter((part) => part.step !== 'cut-legs')
+        .map((part) => [part.step, part.material])
+        .sort(),
+    ).toEqual([
+      ['cut-backing', 'FOAM-5'],
+      ['cut-glazing', 'GL-CLEAR'],
+      ['cut-mats', 'RAG-SHELL'],
+    ]);
+    await must(app.command('undo-plan', { id: plan.id }));
+    expect((await jobOf(tickets[0]!)).planned).toEqual([]);
+  });
+
+  it('is cut at once: its steps are done for every job that has nothing else to cut, the others are named', async () => {
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    const held = await jobOf(tickets[1]!);
+    await must(
+      app.command('hold', { jobId: held.id, revision: held.revision, reason: 'To be asked', who: 'customer' }),
+    );
+    const cut = async (kind: 'sticks' | 'sheets') => app.command('cut-plan-done', { planId: plan.id, kind });
+    const sticks = await cut('sticks');
+    expect(sticks.ok && sticks.value).toMatchObject({ done: 1, left: tickets[1] });
+    const state = async (ticket: string) =>
+      (await jobOf(ticket)).steps.filter((step) => step.state === 'done').map((step) => step.step);
+    expect([await state(tickets[0]!), await state(tickets[1]!)]).toEqual([
+      ['materials-here', 'cut-legs'],
+      ['materials-here'],
+    ]);
+    const now = await jobOf(tickets[1]!);
+    await must(app.command('release', { jobId: now.id, revision: now.revision }));
+    const sheets = await cut('sheets');
+    expect(sheets.ok && sheets.value).toMatchObject({ done: 6, left: '' });
+    expect(await state(tickets[1]!)).toEqual(['materials-here', 'cut-mats', 'cut-glazing', 'cut-backing']);
+    const again = await cut('sheets');
+    expect(again.ok && again.value).toMatchObject({ done: 0, left: '' });
+    const event = (await jobOf(tickets[0]!)).events.at(-1)!;
+    expect([event.what, event.detail]).toEqual(['done', { plan: 1 }]);
+  });
+
+  it('does not end the saw for a job with a spoiled leg, and shows it at its job until it is planned again', async () => {
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    const part = `${tickets[0]} left`;
+    await must(app.command('spoil-cut', { planId: plan.id, part, why: 'A dent was seen late', left: null }));
+    expect((await jobOf(tickets[0]!)).spoiled).toEqual([{ part, why: 'A dent was seen late' }]);
+    const cut = await app.command('cut-plan-done', { planId: plan.id, kind: 'sticks' });
+    expect(cut.ok && cut.value).toMatchObject({ done: 1, left: tickets[0] });
+    await must(app.command('confirm-plan', await planned([tickets[0]!])));
+    expect((await jobOf(tickets[0]!)).spoiled).toEqual([]);
+    expect(codes(await app.command('cut-plan-done', { planId: crypto.randomUUID(), kind: 'sticks' }))).toBe(
+      'plan-unknown',
+    );
+  });
+
+  it('leaves mats on the list of the mat cutter until they are cut, planned or not', async () => {
+    const mats = async () => (await rackView(app.viewer()))!.mats.map((job) => [job.ticket, job.mats, job.planned]);
+    expect(await mats()).toEqual(tickets.map((ticket) => [ticket, 1, false]));
+    const plan = await planned([tickets[0]!]);
+    await must(app.command('confirm-plan', plan));
+    expect(await mats()).toEqual([
+      [tickets[0], 1, true],
+      [tickets[1], 1, false],
+    ]);
+    await must(app.command('cut-plan-done', { planId: plan.id, kind: 'sheets' }));
+    expect(await mats()).toEqual([[tickets[1], 1, false]]);
+  });
+
+  it('costs what it costs, also when the bench confirms it without seeing a cost', async () => {
+    const wen = { id: crypto.randomUUID(), name: 'Wen', role: 'bench' as const };
+    await must(app.command('add-staff', { id: wen.id, name: 'Wen', pin: '9417', role: 'bench' }));
+    const books = (await app.books())!;
+    const bare = { ...books, lists: withoutCosts(books.lists) };
+    const { requests } = await cutRequests(app.db, bare, tickets);
+    const { sticks, sheets } = composed(requests);
+    const plan = { id: crypto.randomUUID(), tickets, sticks: sticks as never, sheets: sheets as never };
+    expect(codes(await app.command('confirm-plan', plan, { as: wen }))).toBe('ok');
+    const [made] = (await rackView(app.viewer()))!.plans;
+    const whole = (await planByNumber(app.db, made!.number))!;
+    expect(whole.plan.sticks.cost).toBeGreaterThan(0);
+    expect(whole.plan.sticks.cost).not.toBe((sticks as { cost: number }).cost);
+    expect(made!.figures.sticks.cost).toBeCloseTo(whole.plan.sticks.cost, 6);
+    const seen = (await rackView({ ...app.viewer('bench'), person: wen } as never))!.plans[0]!;
+    expect(seen.figures.sticks.cost).toBe(0);
+  });
+
+  it('keeps a dent that lies in what is left, measured from its new end', async () => {
+    const long = stick(inches(119), { noGo: [{ from: inches(110), to: inches(111) }], batch: 'June' });
+    for (const { id, revision } of await rackPieces(app.viewer()))
+      await must(app.command('remove-rack-piece', { id, revision, reason: 'for the test' }));
+    await must(app.command('put-rack-piece', long));
+    const plan = await planned([tickets[0]!]);
+    await must(app.command('confirm-plan', plan));
+    const [code] = plan.sticks.bars.map((bar) => bar.source);
+    const bar = plan.sticks.bars.find((one) => one.source === code && one.offcut > 0)!;
+    const kept = (await rackPieces(app.viewer())).find((one) => one.origin === 'offcut' && one.kind === 'stick')!;
+    const from = inches(119) - Math.round(bar.offcut * 320);
+    expect([kept.batch, kept.length]).toEqual(['June', Math.round(bar.offcut * 320)]);
+    expect(kept.noGo).toEqual([{ from: inches(110) - from, to: inches(111) - from }]);
+  });
+
+  it('gives back a sheet that was spoiled only as large as it was, either way round', async () => {
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    const part = `${tickets[0]} glazing`;
+    const { w, h } = (await planByNumber(app.db, 1))!.request.sheets.parts.find((one) => one.id === part)!;
+    const units = (mm: number) => Math.round(mm * 320);
+    const spoil = async (left: { length: number; height: number | null }) =>
+      codes(await app.command('spoil-cut', { planId: plan.id, part, why: 'cracked', left }));
+    expect(await spoil({ length: units(w) + 1, height: units(h) })).toBe('spoil-too-long');
+    expect(await spoil({ length: units(h), height: units(w) + 1 })).toBe('spoil-too-long');
+    expect(await spoil({ length: units(w), height: null })).toBe('spoil-too-long');
+    expect(await spoil({ length: units(h), height: units(w) })).toBe('ok');
+    const left = (await rackPieces(app.viewer())).find((one) => one.origin === 'spoiled')!;
+    expect([left.kind, left.material, left.note, left.batch]).toEqual(['sheet', 'GL-CLEAR', 'spoiled: cracked', '']);
+  });
+
+  it('cannot be undone when an offcut of it is gone, and says which', async () => {
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    const [offcut] = (await rackPieces(app.viewer())).filter((one) => one.origin === 'offcut');
+    await must(app.command('remove-rack-piece', { id: offcut!.id, revision: offcut!.revision, reason: 'used' }));
+    const answer = await app.command('undo-plan', { id: plan.id });
+    expect(!answer.ok && answer.issues).toMatchObject([
+      { code: 'plan-offcut-gone', figures: { number: 1, code: offcut!.code } },
+    ]);
+    expect((await rackView(app.viewer()))!.plans[0]!.state).toBe('confirmed');
+  });
+
+  it('is refused with what has changed, and when it has nothing in it', async () => {
+    const plan = await planned();
+    const answer = await app.command('confirm-plan', { ...plan, tickets: [...tickets, '9999-1'] });
+    expect(!answer.ok && answer.issues).toMatchObject([{ code: 'plan-rack-changed', figures: { what: '9999-1' } }]);
+    const none = { unmade: [...plan.sticks.unmade], cost: 0, bound: 0, gap: 0, optimal: false };
+    const empty = {
+      ...plan,
+      sticks: { ...plan.sticks, ...none, bars: [] },
+      sheets: { ...plan.sheets, ...none, sheets: [] },
+    };
+    expect(codes(await app.command('confirm-plan', empty))).not.toBe('ok');
+    expect((await rackView(app.viewer()))!.plans).toEqual([]);
+  });
+
+  it('tells what it took and made in the log, and touches rack and board', async () => {
+    const heard: string[][] = [];
+    const stop = app.bus.listen(({ touched }) => heard.push([...touched]));
+    const plan = await planned();
+    await must(app.command('confirm-plan', plan));
+    await must(app.command('spoil-cut', { planId: plan.id, part: `${tickets[0]} top`, why: 'short', left: null }));
+    stop();
+    expect(heard).toEqual([
+      ['rack', 'board'],
+      ['rack', 'board'],
+    ]);
+    const rows = await app.db.query<{ what: string; after: Record<string, unknown> }>(
+      "SELECT what, after FROM audit WHERE entity = 'cut plan' ORDER BY id",
+    );
+    expect(rows.map(({ what }) => what)).toEqual(['plan confirmed', 'cut spoiled']);
+    expect(rows[0]!.after).toMatchObject({ number: 1, tickets });
+    expect((rows[0]!.after.codes as string[]).length).toBeGreaterThan(0);
+    expect(rows[1]!.after).toEqual({ part: `${tickets[0]} top`, why: 'short', left: null });
   });
 });
 

@@ -7,7 +7,11 @@ import { checkSticks } from '@/core/cutting/sticks/check';
 import type { Design } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
 import { STEPS } from '@/core/route/steps';
+import fc from 'fast-check';
+import { BUILD_CODES } from '@/core/builds';
 import { inches } from '@/core/units/length';
+import { besideText } from '@/words/beside';
+import { designOf } from '../designs';
 import { workOut } from '@/core/work-out';
 import { catalogue, exampleDesign, shop as shopOf } from '../shop';
 
@@ -82,5 +86,51 @@ describe('materials', () => {
       ['7-1 glazing', 'G1', panes[0]!.w, panes[0]!.h],
       ['7-1 pane', 'G1', panes[0]!.w, panes[0]!.h],
     ]);
+  });
+});
+
+describe('every part that is cut', () => {
+  it.each(BUILD_CODES)('of a %s is known to the plan: from a stick, from a sheet, or beside it by hand', (build) => {
+    fc.assert(
+      fc.property(designOf(build), (design) => {
+        const result = workOut(design, shop);
+        if (!result.ok) return;
+        const { frames, parts, beside } = wantedOf(result.value, '7-1', everyStep);
+        const cut = result.value.parts.filter(
+          (part) =>
+            part.kind === 'leg' || (part.kind === 'flat' ? part.part !== 'dust cover' : part.cutLength !== undefined),
+        );
+        const known =
+          frames.reduce((sum, frame) => sum + frame.legs.length, 0) +
+          parts.length +
+          beside.reduce((sum, one) => sum + one.count, 0);
+        expect(known).toBe(cut.reduce((sum, part) => sum + part.count, 0));
+        const ids = [...frames.flatMap((frame) => frame.legs), ...parts, ...beside].map(({ id }) => id);
+        expect(new Set(ids).size).toBe(ids.length);
+      }),
+      { seed: 13, numRuns: 40 },
+    );
+  });
+
+  it('of a tray: its lip is cut from sticks, its base by hand', () => {
+    const plain = exampleDesign();
+    const design = withBuild(plain, 'tray', shop.settings, { mat: 'A1', moulding: 'M1', glazing: 'G1', backing: 'B1' });
+    const { frames, beside } = wantedFrom(design);
+    expect(frames.map(({ id, legs }) => [id, legs.length])).toEqual([['7-1 lip', 4]]);
+    expect(beside.map(({ part, count }) => [part, count])).toEqual([
+      ['base', 2],
+      ['base', 2],
+    ]);
+    expect(besideText(beside[0]!, 'in')).toMatch(/^7-1: 2 × Base, [\d /]+ in$/);
+  });
+
+  it('by hand is said with its length and width, or its size', () => {
+    const at = { id: '1', ticket: '7-1', count: 2, part: 'spacer strip', name: 'Spacer strips' };
+    expect(besideText({ ...at, length: inches(12), width: inches(0, 1, 4) }, 'in')).toBe(
+      '7-1: 2 × Spacer strips, 12 × 1/4 in',
+    );
+    expect(besideText({ ...at, part: 'lift board', name: '', size: { w: inches(4), h: inches(5) } }, 'mm')).toMatch(
+      /^7-1: 2 × .+, 101\.5\+ × 127 mm$/,
+    );
   });
 });

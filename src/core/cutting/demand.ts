@@ -1,5 +1,7 @@
 /** What the jobs of a shop still need cut from sticks and sheets. Source: handbook, cutting. */
 import { isBackingBoard } from '../builds/layers';
+import type { FlatPart, Part } from '../parts/parts';
+import { cutAt } from '../route/cut-at';
 import type { StepKey } from '../route/steps';
 import type { Length, Size } from '../units/length';
 import type { WorkedOut } from '../work-out';
@@ -27,16 +29,29 @@ export interface WantedPart {
   /** The largest piece that falls from its windows, when it is a rectangle. */
   readonly drop?: { readonly w: Length; readonly h: Length };
 }
+/** What is cut by hand beside a plan: from no stick and no sheet of the books, or bought by the pair. */
+export interface WantedBeside {
+  readonly id: string;
+  readonly ticket: string;
+  /** Code of the part; of legs what they are of. */
+  readonly part: string;
+  readonly name: string;
+  readonly count: number;
+  readonly length?: Length;
+  readonly width?: Length;
+  readonly size?: Size;
+}
 export interface Wanted {
   readonly frames: readonly WantedFrame[];
   readonly parts: readonly WantedPart[];
+  readonly beside: readonly WantedBeside[];
 }
 
 const SIDES = { 'top and bottom': ['top', 'bottom'], 'left and right': ['left', 'right'] } as const;
 const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' } as const;
 
 /** Frames whose legs are cut from sticks of the books. */
-const CUT_FROM_STICKS: ReadonlySet<string> = new Set(['frame', 'liner', 'fillet']);
+const CUT_FROM_STICKS: ReadonlySet<string> = new Set(['frame', 'liner', 'fillet', 'lip']);
 
 /** `2424-1` for the frame itself, `2424-1 liner`, `2424-1 liner 2`: told apart however many there are. */
 function idOfFrame(ticket: string, of: string, named: Map<string, number>): string {
@@ -46,6 +61,34 @@ function idOfFrame(ticket: string, of: string, named: Map<string, number>): stri
 }
 
 const codesOf = (list: readonly { readonly code: string }[]) => list.map(({ code }) => code);
+
+/** Sheet materials of a piece by what they are planned as. */
+const hasSheet = (part: FlatPart, codes: readonly string[]) =>
+  part.sheet && part.code !== undefined && codes.includes(part.code);
+
+/** Strips, strainers, pairs, boards from what is left over: known to the plan, cut by hand. */
+function besideOf(
+  parts: readonly Part[],
+  ticket: string,
+  open: ReadonlySet<StepKey>,
+  codes: readonly string[],
+): WantedBeside[] {
+  return parts.flatMap((part, index): WantedBeside[] => {
+    const step = cutAt(part);
+    if (!open.has(step) || step === 'back-and-hang') return [];
+    const id = `${ticket} beside ${index + 1}`;
+    if (part.kind === 'leg')
+      return CUT_FROM_STICKS.has(part.of)
+        ? []
+        : [{ id, ticket, part: part.of, name: part.name, count: part.count, length: part.cut.longPoint }];
+    const { name, count } = part;
+    if (part.kind === 'flat')
+      return hasSheet(part, codes) ? [] : [{ id, ticket, part: part.part, name, count, size: part.first ?? part.cut }];
+    const { cutLength, width } = part;
+    if (cutLength === undefined) return [];
+    return [{ id, ticket, part: part.part, name, count, length: cutLength, ...(width === undefined ? {} : { width }) }];
+  });
+}
 
 /** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
 export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
@@ -105,5 +148,6 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
       });
     }
   }
-  return { frames: [...frames.values()], parts: flat };
+  const codes = sheets.flatMap((sheet) => sheet.codes);
+  return { frames: [...frames.values()], parts: flat, beside: besideOf(parts, ticket, open, codes) };
 }

@@ -43,7 +43,7 @@ const PLAIN: Pick<ReadyMade, 'glazing' | 'backing'> = {
   glazing: {
     ...ITS_OWN,
     code: 'OWN-GLASS',
-    name: 'its own glass',
+    name: 'Its own glass',
     thickness: mm(2),
     type: 'glass',
     uv: false,
@@ -52,7 +52,7 @@ const PLAIN: Pick<ReadyMade, 'glazing' | 'backing'> = {
   backing: {
     ...ITS_OWN,
     code: 'OWN-BACK',
-    name: 'its own back',
+    name: 'Its own back',
     thickness: mm(3),
     type: 'hardboard',
     colour: '#8d7351',

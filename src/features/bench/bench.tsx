@@ -20,7 +20,7 @@ import styles from './bench.module.css';
 import { JobSide } from './job-side';
 import { Measured } from './measured';
 import { StepDrawing } from './step-drawing';
-import { StepLines, StepMarks } from './step-lines';
+import { StepLines, StepMarks, StepPlanned } from './step-lines';
 
 const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck));
 const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.EarlyDialog));
@@ -177,6 +177,7 @@ export function Bench({ job: first }: { job: JobView }) {
           <div className={styles.step}>
             <div>
               <StepLines lines={told?.lines ?? []} />
+              <StepPlanned parts={job.planned.filter((part) => part.step === shown)} />
               <StepMarks marks={told?.marks ?? []} />
               <Measured job={job} step={shown} />
               {shown === 'fit' && <Opened job={job} onOpen={() => setAsked('opened')} />}

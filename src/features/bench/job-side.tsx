@@ -55,6 +55,14 @@ function History({ job }: { job: JobView }) {
   const reasons = Object.entries(job.reasons);
   return (
     <>
+      {job.spoiled.length > 0 && (
+        <section>
+          <h2>{BENCH.spoiled}</h2>
+          {job.spoiled.map(({ part, why }) => (
+            <p key={part}>{BENCH.spoiledPart(part, why)}</p>
+          ))}
+        </section>
+      )}
       {failed.length > 0 && (
         <section>
           <h2>{BENCH.sentBack(failed.length)}</h2>

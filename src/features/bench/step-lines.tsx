@@ -1,6 +1,6 @@
 'use client';
 /** What the hands do at this step: each instruction in a sentence, its figures to be read from a metre away. */
-import type { SaidLine } from '@/contract/views';
+import type { PlannedPartView, SaidLine } from '@/contract/views';
 import type { BigFigure } from '@/core/instructions/line';
 import type { Length, Size, Unit } from '@/core/units/length';
 import { FractionText } from '@/ui/figures';
@@ -57,6 +57,19 @@ export function StepMarks({ marks }: { marks: readonly Readonly<Record<Unit, str
         <p key={mark[unit]}>
           <FractionText text={mark[unit]} />
         </p>
+      ))}
+    </section>
+  );
+}
+
+/** Which stick or sheet of a plan the parts of this step come from. */
+export function StepPlanned({ parts }: { parts: readonly PlannedPartView[] }) {
+  if (parts.length === 0) return null;
+  return (
+    <section className={styles.marked} aria-label={BENCH.planned}>
+      <h2>{BENCH.planned}</h2>
+      {parts.map((part) => (
+        <p key={part.part}>{BENCH.plannedPart(part)}</p>
       ))}
     </section>
   );

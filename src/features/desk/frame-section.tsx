@@ -58,7 +58,7 @@ function ReadyMade({ shop, piece, worked, unit, desk }: SectionProps) {
           />
         </div>
       )}
-      {readyMade && <p className={styles.aside}>{SECTION.readyMadeSay}</p>}
+      {readyMade && <p className={styles.aside}>{other ? SECTION.readyMadeLooks : SECTION.readyMadeSay}</p>}
     </>
   );
 }
@@ -145,11 +145,13 @@ export function FrameSection(props: SectionProps) {
     <>
       {keepsFrame && <p className={styles.aside}>{SECTION.theCustomersOwnChoose}</p>}
       {!keepsFrame && !walled && <ReadyMade {...props} />}
-      <MouldingChoice
-        shop={shop}
-        chosen={codeOf(frame.moulding)}
-        onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
-      />
+      {(!frame.readyMade || 'size' in frame.readyMade) && (
+        <MouldingChoice
+          shop={shop}
+          chosen={codeOf(frame.moulding)}
+          onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
+        />
+      )}
       {!walled && (
         <>
           <Measure

@@ -2,7 +2,7 @@
 /** Mats, borders, windows, spacer, fillet. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { Len } from '@/ui/figures';
+import { Len, SizeText } from '@/ui/figures';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILDS } from '@/core/builds';
@@ -86,11 +86,17 @@ function StandardSizes({ shop, piece, worked, unit, desk }: SectionProps) {
 const MOST_STANDARD = 12;
 
 function Borders({ shop, piece, worked, unit, desk }: SectionProps) {
-  const { border } = piece.design;
+  const { border, frame } = piece.design;
   const settings = defaultSettings(shop.homeUnit);
   const field = (label: string, ...path: string[]) => (
     <Measure key={label} label={label} path={['border', ...path]} piece={piece} unit={unit} desk={desk} />
   );
+  if (frame.readyMade)
+    return (
+      <p className={styles.aside}>
+        {MAT.cutToFrame} {worked && <SizeText of={worked.sizes.package} />}
+      </p>
+    );
   return (
     <>
       <Choose

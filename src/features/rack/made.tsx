@@ -48,9 +48,10 @@ interface RowProps {
   readonly money: boolean;
   readonly onSpoil: () => void;
   readonly onUndo: () => void;
+  readonly onCut: (kind: 'sticks' | 'sheets') => void;
 }
 
-function PlanRow({ plan, money, onSpoil, onUndo }: RowProps) {
+function PlanRow({ plan, money, onSpoil, onUndo, onCut }: RowProps) {
   const { sticks, sheets } = plan.figures;
   return (
     <Row data-undone={plan.state === 'undone'}>
@@ -88,6 +89,16 @@ function PlanRow({ plan, money, onSpoil, onUndo }: RowProps) {
             <Button variant="text" href={`/api/v1/export/plan-${plan.number}.csv`}>
               {MADE.csv}
             </Button>
+            {sticks.opened > 0 && (
+              <Button variant="text" onClick={() => onCut('sticks')}>
+                {MADE.allCut.sticks}
+              </Button>
+            )}
+            {sheets.opened > 0 && (
+              <Button variant="text" onClick={() => onCut('sheets')}>
+                {MADE.allCut.sheets}
+              </Button>
+            )}
             <Button variant="text" onClick={onSpoil}>
               {MADE.spoil}
             </Button>
@@ -111,6 +122,12 @@ export function PlansMade({ first, chart }: { first: RackView; chart: ReactNode 
     if (rack.plans !== first.plans) router.refresh();
   }, [rack.plans, first.plans, router]);
   const undo = useCommand('undo-plan');
+  const cut = useCommand<'cut-plan-done', { done: number; left: string }>('cut-plan-done');
+  const [told, setTold] = useState('');
+  const allCut = async (planId: string, kind: 'sticks' | 'sheets') => {
+    const answer = await cut.run({ planId, kind });
+    setTold(answer.ok ? MADE.cutDone(answer.value.done, answer.value.left) : '');
+  };
   const [spoiling, setSpoiling] = useState<MadePlanView>();
   const close = () => setSpoiling(undefined);
   const columns = [...MADE.columns, ...(rack.money ? MADE.moneyColumns : []), MADE.actsColumn];
@@ -130,7 +147,8 @@ export function PlansMade({ first, chart }: { first: RackView; chart: ReactNode 
               </h2>
               {chart}
             </section>
-            <Trouble issues={undo.issues} />
+            <Trouble issues={[...undo.issues, ...cut.issues]} />
+            <p role="status">{told}</p>
             <section className={styles.kind}>
               <h2>{MADE.plans}</h2>
               <SheetTable label={MADE.plans} columns={columns} className={styles.made}>
@@ -141,6 +159,7 @@ export function PlansMade({ first, chart }: { first: RackView; chart: ReactNode 
                     money={rack.money}
                     onSpoil={() => setSpoiling(plan)}
                     onUndo={() => void undo.run({ id: plan.id })}
+                    onCut={(kind) => void allCut(plan.id, kind)}
                   />
                 ))}
               </SheetTable>

@@ -2,7 +2,7 @@
 /** The simulated mat cutter: takes the file of a mat, or another, refuses what it cannot cut, and plays the cuts. */
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { CutJobView, RackView } from '@/contract/views';
+import type { MatJobView, RackView } from '@/contract/views';
 import { lengthOf } from '@/core/cutting/plan-figures';
 import { type Issue, issue } from '@/core/issue';
 import { Choice } from '@/ui/choice';
@@ -10,21 +10,14 @@ import { Len } from '@/ui/figures';
 import { FileButton } from '@/ui/file-button';
 import { ask } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
+import { dayName } from '@/words/materials';
 import { CUTTER } from '@/words/screens/rack';
 import { Bed } from './mat-bed';
 import { type Cut, type Play, type Player, SPEEDS, clock, usePlayer } from './mat-play';
 import { RackPlaces, useRack } from './rack-places';
 import styles from './rack.module.css';
 
-/** Jobs with mats to cut, and those mats. */
-const withMats = (jobs: readonly CutJobView[]) =>
-  jobs.flatMap((job) => {
-    const mats = job.wanted.parts.filter((part) => part.what === 'mat' && part.id.includes(' mat'));
-    return mats.length > 0 ? [{ ...job, mats }] : [];
-  });
-
-function Waiting({ jobs, onCut }: { jobs: readonly CutJobView[]; onCut: (ticket: string, mat: number) => void }) {
-  const list = withMats(jobs);
+function Waiting({ list, onCut }: { list: readonly MatJobView[]; onCut: (ticket: string, mat: number) => void }) {
   return (
     <section className={styles.jobs}>
       <h2>{CUTTER.waiting}</h2>
@@ -33,9 +26,10 @@ function Waiting({ jobs, onCut }: { jobs: readonly CutJobView[]; onCut: (ticket:
           <li key={job.ticket} className={styles.matJob}>
             <span>
               <b>{job.ticket}</b> {job.title}
+              <span className={styles.needs}>{CUTTER.state(job, dayName(job.promised))}</span>
             </span>
-            {job.mats.map((mat, index) => (
-              <span key={mat.id} className={styles.matActs}>
+            {Array.from({ length: job.mats }, (_, index) => (
+              <span key={index} className={styles.matActs}>
                 <Button variant="text" onClick={() => onCut(job.ticket, index + 1)}>
                   {CUTTER.cut(index + 1)}
                 </Button>
@@ -137,7 +131,7 @@ export function MatCutter({ first }: { first: RackView }) {
       <div className={styles.planColumns}>
         <aside>
           <div className={styles.scroll} tabIndex={0} role="group" aria-label={CUTTER.waiting}>
-            <Waiting jobs={rack.jobs} onCut={(ticket, mat) => void cutMat(ticket, mat)} />
+            <Waiting list={rack.mats} onCut={(ticket, mat) => void cutMat(ticket, mat)} />
           </div>
           <div className={styles.go}>
             <FileButton

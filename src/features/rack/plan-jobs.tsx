@@ -11,6 +11,7 @@ const needsOf = (job: CutJobView) =>
   PLAN.needs({
     legs: job.wanted.frames.reduce((sum, frame) => sum + frame.legs.length, 0),
     boards: job.wanted.parts.length,
+    beside: job.wanted.beside.reduce((sum, part) => sum + part.count, 0),
     again: job.again,
     day: dayName(job.promised),
   });

@@ -1,9 +1,13 @@
 'use client';
 /** The plan as it is so far: its sticks, its sheets, what it comes to. */
 import Button from '@mui/material/Button';
+import type { WantedBeside } from '@/core/cutting/demand';
+import { FractionText } from '@/ui/figures';
 import { panelOf } from '@/ui/panel';
 import { Tabs } from '@/ui/tabs';
 import { Note } from '@/ui/trouble';
+import { useUnit } from '@/ui/units';
+import { besideText } from '@/words/beside';
 import { PLAN } from '@/words/screens/rack';
 import { BuyingTable, Outcome } from './plan-outcome';
 import type { PlanState } from './plan-state';
@@ -15,6 +19,24 @@ import type { Plans } from './use-plan';
 import type { PlanPage } from './use-plan-page';
 
 const KINDS = 'kinds';
+
+/** Strips, strainers, pairs and boards that lie on no stick and no sheet of the plan. */
+function Beside({ list }: { list: readonly WantedBeside[] }) {
+  const { unit } = useUnit();
+  if (list.length === 0) return null;
+  return (
+    <section className={styles.kind}>
+      <h2>{PLAN.beside}</h2>
+      <ul>
+        {list.map((part) => (
+          <li key={part.id}>
+            <FractionText text={besideText(part, unit)} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
 
 export function Made({ page, planned, plans }: { page: PlanPage; planned: PlanState; plans: Plans }) {
   const { rack, tab, locked, figures, running } = page;
@@ -71,6 +93,7 @@ export function Made({ page, planned, plans }: { page: PlanPage; planned: PlanSt
             onLock={(index) => page.flip('sheets', index)}
           />
         )}
+        <Beside list={planned.wanted.beside} />
       </div>
     </>
   );

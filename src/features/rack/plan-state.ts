@@ -24,6 +24,7 @@ export function planState(rack: RackView, tickets: ReadonlySet<string>): PlanSta
   const wanted: Wanted = {
     frames: jobs.flatMap((job) => job.wanted.frames),
     parts: jobs.flatMap((job) => job.wanted.parts),
+    beside: jobs.flatMap((job) => job.wanted.beside),
   };
   const requests = requestsFor(wanted, rack.pieces.map(pieceOf), rack.lists, defaultSettings(rack.homeUnit));
   return { wanted, requests, tickets: [...tickets], id: crypto.randomUUID() };

@@ -18,6 +18,7 @@ import {
   removePerson,
   setUpShop,
 } from './people';
+import { cutPlanDone } from './plan-done';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
 import { changeSettings } from './settings';
 
@@ -53,6 +54,7 @@ export const handlers: Handlers = {
   'import-rack': importRack,
   'confirm-plan': confirmPlan,
   'undo-plan': undoPlan,
+  'cut-plan-done': cutPlanDone,
   'spoil-cut': spoilCut,
 };
 

@@ -3,9 +3,11 @@ import type { PlannedBar, PlannedSheet } from '@/core/cutting/request';
 import { type CutPlans, lengthOf } from '@/core/cutting/plan-figures';
 import type { CutRequests } from '@/core/cutting/plan-request';
 import { sheetScene, stickScene } from '@/core/drawing/cuts';
+import type { WantedBeside } from '@/core/cutting/demand';
 import type { ListedMaterials } from '@/core/materials';
 import type { Unit } from '@/core/units/length';
 import { SOFT, Sheet } from './sheet';
+import { besideText } from '@/words/beside';
 import { CUT_SHEET } from '@/words/screens/papers';
 
 /** What stays free at the foot of a page. */
@@ -18,6 +20,8 @@ export interface CutSheetOf {
   readonly by: string;
   readonly requests: CutRequests;
   readonly plans: CutPlans;
+  /** What its jobs need besides, cut by hand. */
+  readonly beside: readonly WantedBeside[];
 }
 
 class Paper {
@@ -153,6 +157,13 @@ export async function cutSheetPaper(of: CutSheetOf, lists: ListedMaterials, unit
     if (sheets.length === 0) continue;
     paper.heading(nameOf(id), `${id}, ${sheets.length} ${sheets.length === 1 ? 'sheet' : 'sheets'}`);
     for (const one of sheets) drawSheet(paper, one, of.requests);
+  }
+  if (of.beside.length > 0) paper.heading(CUT_SHEET.beside, '');
+  for (const part of of.beside) {
+    paper.room(6);
+    sheet.box(LEFT, paper.y - 3.3, 3.6, 3.6);
+    sheet.text(besideText(part, unit), LEFT + 7, paper.y, { size: 10.5 });
+    paper.y += 6;
   }
   return sheet.done();
 }

@@ -1,6 +1,14 @@
 /** What the bench says, beside the names of steps, points and parts. */
 import type { Measured } from '@/core/jobs/as-built';
 
+interface Planned {
+  readonly part: string;
+  readonly plan: number;
+  readonly source: string;
+  readonly piece: number;
+  readonly of: number;
+}
+
 export const BENCH = {
   steps: 'Steps',
   stepTitle: (name: string, times: number) => (times > 1 ? `${name}, done ${times} times` : name),
@@ -17,6 +25,11 @@ export const BENCH = {
   insists: 'Customer insists',
   mustBeTicked: 'must be ticked',
   drawing: (step: string) => `Drawing: ${step}`,
+  planned: 'In the plan',
+  plannedPart: ({ part, plan, source, piece, of }: Planned) =>
+    `${part}: ${source}, piece ${piece} of ${of} (plan ${plan}).`,
+  spoiled: 'Spoiled, to be cut again',
+  spoiledPart: (part: string, why: string) => `${part}: ${why}`,
   marks: 'Marks, seen from behind',
   more: (count: number) => `${count} more below`,
   sentBack: (times: number) => (times === 1 ? 'Sent back once' : `Sent back ${times} times`),

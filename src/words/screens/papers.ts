@@ -28,6 +28,7 @@ export const CUT_SHEET = {
   fromTheLeft: 'from the left',
   fromTheTop: 'from the top',
   keep2: (short: string | number, short2: string | number) => `keep ${short} × ${short2}`,
+  beside: 'Beside the plan, by hand',
   cutSheet: (number: number) => `Cut sheet ${number}`,
   lengthsInLegsBy: (day: string | number, by: string | number, value: string | number) =>
     `${day}, ${by}. Lengths in ${value}, legs by their long points.`,

@@ -75,10 +75,23 @@ export const PLAN = {
   noneReady: 'Nothing waits for the saw.',
   noneWaiting: 'None.',
   untitled: 'Untitled',
-  needs: ({ legs, boards, again, day }: { legs: number; boards: number; again: number; day: string }) =>
+  needs: ({
+    legs,
+    boards,
+    beside,
+    again,
+    day,
+  }: {
+    legs: number;
+    boards: number;
+    beside: number;
+    again: number;
+    day: string;
+  }) =>
     [
       legs > 0 && (legs === 1 ? '1 leg' : `${legs} legs`),
       boards > 0 && (boards === 1 ? '1 board' : `${boards} boards`),
+      beside > 0 && (beside === 1 ? '1 part by hand' : `${beside} parts by hand`),
       again > 0 && `${again} again`,
       day,
     ]
@@ -92,6 +105,7 @@ export const PLAN = {
   kinds: 'Sticks or sheets',
   sticks: (count: number) => `Sticks ${count}`,
   sheets: (count: number) => `Sheets ${count}`,
+  beside: 'Beside the plan, by hand',
   planRest: 'Plan the rest again',
   confirm: 'Confirm, take the material',
   unmade: (parts: readonly string[]) =>
@@ -123,7 +137,8 @@ export const PLAN = {
   batch: (batch: string) => `batch ${batch}`,
   keep: 'keep',
   nothingKept: 'nothing worth keeping',
-  stickLabel: (code: string | undefined, legs: number) => `${code ?? 'new stick'}: ${legs} legs`,
+  stickLabel: (code: string | undefined, legs: number) =>
+    `${code ?? 'new stick'}: ${legs === 1 ? '1 leg' : `${legs} legs`}`,
   sheetLabel: (code: string | undefined, parts: number) => `${code ?? 'new sheet'}: ${parts} parts`,
   profileLine: (code: string, count: number) => `${code}, ${count} ${count === 1 ? 'stick' : 'sticks'}`,
   materialLine: (code: string, count: number) => `${code}, ${count} ${count === 1 ? 'sheet' : 'sheets'}`,
@@ -159,6 +174,9 @@ export const MADE = {
   cutSheet: 'Cut sheet',
   csv: 'CSV',
   spoil: 'Spoiled',
+  allCut: { sticks: 'Legs all cut', sheets: 'Sheets all cut' },
+  cutDone: (done: number, left: string) =>
+    `${done === 1 ? '1 step' : `${done} steps`} done.${left ? ` Not done, look at them: ${left}.` : ''}`,
   undo: 'Undo',
 } as const;
 
@@ -183,6 +201,8 @@ export const CUTTER = {
   dxf: 'DXF',
   svg: 'SVG',
   none: 'No mat waits to be cut.',
+  state: ({ ready, planned }: { ready: boolean; planned: boolean }, day: string) =>
+    [planned && 'planned', !ready && 'waits', day].filter(Boolean).join(', '),
   otherFile: 'Give it another file',
   file: 'A DXF file',
   refuses: (name: string) => `The cutter refuses ${name}`,

@@ -5,7 +5,8 @@ import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { type CounterViewer, type Viewer, route } from '@/server/access';
 import { type ShopData } from '@/server/app-context';
-import { planByNumber, rackByCode } from '@/server/plans-made';
+import { besidePlan } from '@/server/cutting/needs';
+import { planByNumber, rackByCode, ticketsOfPlan } from '@/server/plans-made';
 import { benchCodes } from '@/server/papers/bench-codes';
 import { cutSheetPaper } from '@/server/papers/cut-sheet';
 import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server/papers/handed';
@@ -53,11 +54,12 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     const made = await quotePaper(order, shop, unit);
     return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
   },
-  'cut-sheet': async ({ app }, number, { lists }, unit) => {
+  'cut-sheet': async ({ app }, number, { lists, settings }, unit) => {
     const plan = isNumber(number) ? await planByNumber(app.db, Number(number)) : undefined;
     if (!plan) return problem([issue('plan-unknown')]);
     const { by, request: requests, plan: plans } = plan;
-    const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans };
+    const beside = await besidePlan(app.db, await ticketsOfPlan(app.db, plan.id), settings);
+    const of = { number: plan.number, day: dayName(plan.at.toISOString().slice(0, 10)), by, requests, plans, beside };
     return pdf(await cutSheetPaper(of, lists, unit), `cut-sheet-${number}`);
   },
   'bench-codes': async (_viewer, _number, { shop }, unit) => pdf(await benchCodes(shop.name, unit), 'bench-codes'),
