@@ -160,7 +160,8 @@ describe('a plan', () => {
     };
     await waiting();
     press(/^Plan \d+ jobs?$/);
-    const sticks = async () => (await screen.findAllByRole('img', { name: /: \d+ legs?$/ })).map((img) => img.ariaLabel);
+    const sticks = async () =>
+      (await screen.findAllByRole('img', { name: /: \d+ legs?$/ })).map((img) => img.ariaLabel);
     const before = await sticks();
     const [leg] = await screen.findAllByTitle('Pick it up to move it to another stick');
     fireEvent.click(leg!);
