@@ -68,7 +68,7 @@ export function sizesOf(job: ResolvedPiece, laid: LayUp): Sizes {
     rabbet: outer?.rabbet,
     inside: outer?.inside,
     sight: outer?.sight,
-    outside: outer?.outside,
+    outside: outer?.outside ?? laid.hangsAs,
     lengthCharged: outer?.lengthCharged ?? length(0),
     figures: laid.figures,
     counts: laid.counts,

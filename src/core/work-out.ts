@@ -22,7 +22,7 @@ import type { PiecePrice } from './pricing/price-line';
 import { type RouteStep, minutesOf, routeOf } from './route/route';
 import type { Settings } from './settings';
 import { type Sizes, impossible, sizesOf } from './sizes';
-import { type Length, larger, size, smaller } from './units/length';
+import { type Length, larger, length, size, smaller } from './units/length';
 import { withinLimit } from './units/money';
 import { WorkingsLog, type Workings } from './working';
 
@@ -70,32 +70,34 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
   const { piece } = design;
   const ends = (pick: (a: Length, b: Length) => Length) =>
     size(pick(piece.width, piece.width2 ?? piece.width), pick(piece.height, piece.height2 ?? piece.height));
+  const { carrier } = piece;
+  const whole = ends(larger);
+  const carries = carrier ? size(larger(carrier.w, whole.w), larger(carrier.h, whole.h)) : whole;
   const { readyMade } = resolved;
   const asked: ResolvedPiece<Design> = {
     ...resolved,
     settings,
     log: log,
-    piece: { larger: ends(larger), smaller: ends(smaller) },
+    piece: { larger: carries, smaller: ends(smaller) },
   };
   const job = readyMade ? fittedTo(asked, readyMade) : asked;
   const build = BUILDS[design.build];
   const plain = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
   const metal = build.metalOnly || (resolved.moulding.material === 'metal' && !build.keepsFrame);
-  const whole = readyMade ? inReadyMade(plain, job, readyMade) : metal ? inSections(plain, settings) : plain;
-  const issues = impossible(job, whole);
+  const framedIn = readyMade ? inReadyMade(plain, job, readyMade) : metal ? inSections(plain, settings) : plain;
+  const issues = impossible(job, framedIn);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);
   const keeps = build.keepsFrame === true || design.scope === 'refit';
-  const laid = supplied(whole, scope, keeps);
+  const laid = supplied(framedIn, scope, keeps);
   const framed = scope.frame || keeps;
   const sizes = sizesOf(job, laid);
   const stack = stackOf(laid, settings, log);
   const weight = weightOf(laid, framed ? laid.frames : [], log);
   const outer = laid.frames.at(-1);
-  const hanging =
-    outer && scope.hung
-      ? hangingOf(design.hanging, outer.outside, laid.insets ?? outer.moulding.faceWidth, weight.kg, settings, log)
-      : undefined;
+  const hung = outer?.outside ?? laid.hangsAs;
+  const insets = laid.insets ?? outer?.moulding.faceWidth ?? length(0);
+  const hanging = hung && scope.hung ? hangingOf(design.hanging, hung, insets, weight.kg, settings, log) : undefined;
   const facts = { resolved, sizes, stack, settings, job, laid, scope, weight, hanging };
   return { ...facts, situation: situationOf(facts, framed) };
 }

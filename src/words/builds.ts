@@ -18,6 +18,7 @@ const BUILDS: Readonly<Record<BuildCode, string>> = {
   'metal-sections': 'Metal sections',
   'customer-frame': 'Customer’s own frame',
   mirror: 'Mirror',
+  'wrapped-canvas': 'Canvas as it is',
 };
 const FIELDS: Readonly<Record<string, string>> = {
   press: 'Pressed',
@@ -78,6 +79,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   baseThickness: 'Base, thick',
   baseMaterial: 'Base of',
   innerWidth: 'Strips between, wide',
+  stretched: 'Stretched here',
+  barWidth: 'Bars, wide',
 };
 const CHOICES: Readonly<Record<string, string>> = {
   heat: 'With heat',
@@ -115,6 +118,7 @@ const PARTS: Readonly<Record<string, string>> = {
   'insert board': 'Insert',
   'sleeve board': 'Sleeve boards',
   cloth: 'Cloth',
+  'stretcher bar': 'Stretcher bars',
 };
 const LEGS: Readonly<Record<string, string>> = {
   frame: 'legs',
@@ -125,6 +129,7 @@ const LEGS: Readonly<Record<string, string>> = {
   pair: 'sections',
 };
 const FIGURES: Readonly<Record<ShownFigure, string>> = {
+  wrapASide: 'Canvas wrapped, a side',
   board: 'Board',
   liftBoard: 'Lift board',
   boardFirst: 'Board, cut first',

@@ -63,6 +63,12 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   extra: ({ f }) => `With it: ${f.name}.`,
   'take-moulding': ({ f, len }) => `${f.name} (${f.code}), ${len('length')} in all.`,
   'take-ready-made': ({ f, size }) => `${f.name} (${f.code}), for ${size()}; its glass and back come with it.`,
+  'stretch-canvas': ({ len }) =>
+    `Stretch from the middles to the corners, ${len('wrap')} over each side, staples behind; fold the corners flat.`,
+  'drive-keys': ({ f }) => `${f.count} keys, two a corner: drive them only as far as it takes, and secure them.`,
+  crossbar: () => 'Crossbar in before the canvas goes on.',
+  'on-the-bars': ({ len }) => `Hangers into the bars, which are ${len('bar')} wide; no screw as long as they are deep.`,
+  'carried-by': ({ size }) => `Carried by ${size()}: the frame is sized by that, and hides what is not to be seen.`,
   'own-tabs': () => 'Its own tabs close it: turn them down all round.',
   'take-sections': ({ f, size }) => `${f.name} (${f.code}): a pair for each side, package ${size()}.`,
   'take-sheet': ({ f }) => `${partName(String(f.part)).replace(/^./, (first) => first.toUpperCase())}: ${f.name}.`,

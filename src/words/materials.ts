@@ -35,6 +35,7 @@ export const LINE_NAMES: Readonly<Record<string, string>> = {
   liner: 'Liner',
   fillet: 'Fillet',
   mounting: 'Mounting',
+  bars: 'Stretcher bars',
   windows: 'More windows',
   shapes: 'Shaped windows',
 };
@@ -71,6 +72,7 @@ export const HARDWARE_NAMES: Readonly<Record<string, string>> = {
   sawtooth: 'Sawtooth hangers',
   'safety film': 'Safety film',
   sleeve: 'Clear sleeve',
+  key: 'Keys',
 };
 
 /** How it hangs, in a few words. */

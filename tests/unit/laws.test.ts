@@ -67,6 +67,9 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
   'piece.height': { to: inPiece(({ height }) => ({ height: more(height, 3000) })) },
   'piece.width2': { to: inPiece(({ width }) => ({ width2: more(width, 800) })) },
   'piece.height2': { to: inPiece(({ height }) => ({ height2: more(height, 800) })) },
+  'piece.carrier': {
+    to: inPiece(({ width, height }) => ({ carrier: { w: more(width, 6000), h: more(height, 6000) } })),
+  },
   'piece.thickness': { to: inPiece(({ thickness }) => ({ thickness: more(thickness, 320) })) },
   'piece.irreplaceable': { to: inPiece(({ irreplaceable }) => ({ irreplaceable: !irreplaceable })) },
   'piece.signed': { to: inPiece(({ signed }) => ({ signed: !signed })) },
@@ -226,6 +229,10 @@ const ELSEWHERE: Readonly<Record<string, string>> = {
   discount: 'money: on the quote and in the books',
 };
 
+/** What is not asked where there is no frame. */
+const OF_A_FRAME = /^(frame\.|finish$|practice\.(fasteners|corner|braces|mitres|cutFirst)$)/;
+const frameless = (field: string, build: BuildCode) => BUILDS[build].frameless === true && OF_A_FRAME.test(field);
+
 /** Where a common field is not offered, as the desk does not ask for it there. */
 const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean>>> = {
   'frame.moulding': (build) => BUILDS[build].keepsFrame === true,
@@ -267,7 +274,7 @@ const PANELS: Readonly<Record<string, 'glazing' | 'backPane' | 'backing' | 'moun
 };
 function offered(field: string, build: BuildCode): boolean {
   const { uses } = BUILDS[build];
-  if (NOT_OFFERED[field]?.(build)) return false;
+  if (NOT_OFFERED[field]?.(build) || frameless(field, build)) return false;
   if (MATS.test(field)) return uses.includes('mats');
   const panel = PANELS[field];
   return panel === undefined || uses.includes(panel);

@@ -145,6 +145,7 @@ export const HARDWARE = [
   'sealing tape',
   'safety film',
   'sleeve',
+  'key',
 ] as const;
 export interface Hardware {
   readonly item: (typeof HARDWARE)[number];
@@ -198,6 +199,8 @@ export interface LayUp {
   readonly rollTooNarrow?: { readonly cut: Size; readonly roll: Length };
   /** Frame of metal sections, by the pairs it is bought in. */
   readonly pairs?: readonly [across: Pair, upright: Pair];
+  /** Hung without a frame: its outside. */
+  readonly hangsAs?: Size;
   /** The frame is bought whole. */
   readonly readyMade?: ReadyMade;
   readonly issues?: readonly Issue[];
@@ -219,6 +222,8 @@ export interface BuildFacts {
   readonly walled?: true;
   /** The frame is the customer's: it is neither cut nor charged. */
   readonly keepsFrame?: true;
+  /** It has no frame, and hangs as it is. */
+  readonly frameless?: true;
   /** Where it has a mat, its edge is shown: it floats in the window, which covers nothing. */
   readonly floatsInWindow?: true;
   /** Has no mat unless one is asked for. */

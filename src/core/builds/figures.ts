@@ -41,6 +41,7 @@ export const FIGURES = {
   sleeveOuter: unseen(length('more')),
   sleeveUnder: unseen(length('more')),
   cut: size('more'),
+  wrapASide: length('more'),
   offTheRoll: length('more'),
   short: size('any'),
 } as const satisfies Readonly<Record<string, FigureRule>>;
@@ -67,6 +68,7 @@ export interface BuildCounts {
   /** Of each held edge, in their order, with a blank between. */
   readonly pinsPerEdge?: string;
   readonly clearanceKept?: boolean;
+  readonly crossbar?: boolean;
   readonly fits?: boolean;
   readonly fitsTheRoll?: boolean;
 }

@@ -15,6 +15,7 @@ import { openCanvas } from './open-canvas/open-canvas';
 import { shadowBox } from './shadow-box/shadow-box';
 import { tray } from './tray/tray';
 import { windowMat } from './window-mat/window-mat';
+import { wrappedCanvas } from './wrapped-canvas/wrapped-canvas';
 
 const ALL = {
   'window-mat': windowMat,
@@ -31,6 +32,7 @@ const ALL = {
   'metal-sections': metalSections,
   'customer-frame': customerFrame,
   mirror,
+  'wrapped-canvas': wrappedCanvas,
 } as const satisfies Record<string, Build>;
 export type BuildCode = keyof typeof ALL;
 export const BUILDS: Readonly<Record<BuildCode, Build>> = ALL;

@@ -89,9 +89,17 @@ function materialFacts(facts: Facts, { job, laid }: Worked): void {
 
 function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): void {
   const outer = sizes.frames.at(-1);
-  if (!outer) return;
+  if (!outer) {
+    if (laid.hangsAs) facts.outside = laid.hangsAs;
+    return;
+  }
   const { moulding, outside } = outer;
   facts.outside = outside;
+  if (design.piece.carrier && outer.rabbet && !laid.matted)
+    facts.carrierSeen = larger(
+      minus(outer.sight.w, sizes.piece.smaller.w),
+      minus(outer.sight.h, sizes.piece.smaller.h),
+    );
   facts.faceWidth = moulding.faceWidth;
   facts.mouldingLimit = mouldingLimitKg(moulding);
   // Of a frame that the customer keeps nothing is known but its seat.
@@ -141,7 +149,9 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
   const facts: Facts = {
     pressesOnFace: BUILDS[design.build].pressesOnFace ?? false,
     pieceLarger: piece.larger,
-    outOfSquare: larger(minus(piece.larger.w, piece.smaller.w), minus(piece.larger.h, piece.smaller.h)),
+    outOfSquare: design.piece.carrier
+      ? length(0)
+      : larger(minus(piece.larger.w, piece.smaller.w), minus(piece.larger.h, piece.smaller.h)),
     package: sizes.package,
     medium: design.piece.kind,
     irreplaceable: design.piece.irreplaceable,

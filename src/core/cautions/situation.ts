@@ -15,6 +15,8 @@ export interface Situation {
   readonly opening?: Size;
   readonly overlap?: Length;
   readonly outOfSquare?: Length;
+  /** How much of what only carries the piece is seen in the frame. */
+  readonly carrierSeen?: Length;
   readonly sheetUnder?: Sides;
   readonly border?: Pick<Sides, 'top' | 'bottom'>;
   readonly visibleBorder?: Sides;

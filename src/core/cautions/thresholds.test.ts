@@ -181,6 +181,7 @@ const EDGES: readonly Edge[] = [
     says: [false, false, true],
     situation: (objectDepth) => ({ objectDepth, innerDepth: mm(30), clearance: mm(3) }),
   },
+  { code: 'carrier-seen', at: length(0), says: ABOVE, situation: (carrierSeen) => ({ carrierSeen }) },
   { code: 'canvas-no-gap', at: inches(0, 1, 16), says: BELOW, situation: (gap) => ({ gap }) },
   { code: 'canvas-no-gap', at: mm(1.5), says: BELOW, metric: true, situation: (gap) => ({ gap }) },
   { code: 'keys-blocked', at: inches(0, 3, 16), says: BELOW, situation: (gap) => ({ keyed: true, gap }) },

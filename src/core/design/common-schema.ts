@@ -124,6 +124,8 @@ const pieceSchema = z.object({
   /** The other end of each side, when the piece was measured twice: bottom width, right height. */
   width2: positiveLength.optional(),
   height2: positiveLength.optional(),
+  /** What carries it, where that is larger than what is to be seen: a canvas that a conservator enlarged. */
+  carrier: sizeSchema.optional(),
   thickness: positiveLength,
   /** An original that cannot be had again. */
   irreplaceable: z.boolean(),

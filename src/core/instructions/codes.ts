@@ -3,6 +3,7 @@ export type LineCode =
   // The piece, and what must lie ready.
   | 'piece'
   | 'piece-out-of-square'
+  | 'carried-by'
   | 'made-of'
   | 'weighed'
   | 'keyed'
@@ -100,6 +101,10 @@ export type LineCode =
   | 'laid-with-margin'
   | 'cloth-laid'
   | 'cloth-taut'
+  | 'stretch-canvas'
+  | 'drive-keys'
+  | 'crossbar'
+  | 'on-the-bars'
   | 'between-panes'
   | 'strips-between'
   | 'float-gap'

@@ -16,9 +16,16 @@ const stripsOf = ({ worked }: Has): StripPart[] => worked.parts.filter((part) =>
 export function pieceLines({ worked, design }: Has): Line[] {
   const { piece } = design;
   const { larger, smaller } = worked.sizes.piece;
-  const square = larger.w === smaller.w && larger.h === smaller.h;
+  const { carrier } = piece;
+  const square = carrier !== undefined || (larger.w === smaller.w && larger.h === smaller.h);
   return [
-    line('piece', { kind: piece.kind, title: piece.title, thickness: piece.thickness, ...sized(larger) }),
+    line('piece', {
+      kind: piece.kind,
+      title: piece.title,
+      thickness: piece.thickness,
+      ...sized(carrier ? smaller : larger),
+    }),
+    ...(carrier ? [line('carried-by', sized(larger))] : []),
     ...(square ? [] : [line('piece-out-of-square', sized(smaller))]),
     ...(piece.made ? [line('made-of', { made: piece.made })] : []),
     ...(piece.kg === undefined ? [] : [line('weighed', { kg: piece.kg })]),

@@ -37,5 +37,5 @@ const SCOPED: Readonly<Record<Scope, Partial<Scoped>>> = {
 /** What is supplied; a frame that the customer brings is never cut or charged, whatever the scope. */
 export function scoped(scope: Scope | undefined, build: BuildCode): Scoped {
   const of = { ...WHOLE, ...SCOPED[scope ?? 'ready to hang'] };
-  return BUILDS[build].keepsFrame ? { ...of, frame: false } : of;
+  return BUILDS[build].keepsFrame || BUILDS[build].frameless ? { ...of, frame: false } : of;
 }

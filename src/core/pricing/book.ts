@@ -40,6 +40,9 @@ export const ruleHeld = ({ school, markup, minimum, chart }: GroupRule): ItemRul
 /** What one material says against the rule of its group. */
 export type ItemRule = Partial<Pick<GroupRule, 'school' | 'markup' | 'minimum' | 'chart'>>;
 
+/** What is charged where the book does not say yet. */
+export const USUAL_BARS = { per: 'ft', price: '2.40' } as const;
+
 export interface PriceBook {
   readonly edition: number;
   readonly groups: Readonly<Record<Group, GroupRule>>;
@@ -49,6 +52,8 @@ export interface PriceBook {
   readonly kit: Money;
   /** Corner plates and screws of one frame of metal sections. */
   readonly cornerSets?: Money;
+  /** Stretcher bars, sold by the foot or the metre of their outer sides. */
+  readonly bars?: { readonly per: 'ft' | 'm'; readonly price: string };
   /** For each window beyond the first, and for each that is not a rectangle. */
   readonly extraWindow?: Money;
   readonly shapedWindow?: Money;

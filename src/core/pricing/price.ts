@@ -12,7 +12,7 @@ import { type Length, type Size, fitsEitherWay } from '../units/length';
 import { type Money, money, moneyFrom, sum } from '../units/money';
 import { compare, div, mul, mustDecimal, rational, toDecimal } from '../units/rational';
 import { ofMoney, ofNumber } from '../working';
-import type { Group, GroupRule, ItemRule, PriceBook } from './book';
+import { type Group, type GroupRule, type ItemRule, type PriceBook, USUAL_BARS } from './book';
 import { finish } from './finish';
 import {
   type Charged,
@@ -159,6 +159,18 @@ const counted = (key: string, count: number, each: Money | undefined): PriceLine
       ]
     : [];
 
+/** Bars made for a canvas, crossbars among them, by their length. */
+function barsLine({ book }: Pricing, { loose }: LayUp): PriceLine[] {
+  const bars = loose.filter(({ part }) => part === 'stretcher bar');
+  if (bars.length === 0) return [];
+  const { per, price } = book.bars ?? USUAL_BARS;
+  const long = bars.reduce((all, bar) => all + (bar.length ?? 0) * bar.count, 0);
+  const measured = div(rational(long), UNIT_OF[per]);
+  const quantity = { quantity: measured, figure: toDecimal(measured, 5), of: per };
+  const { amount, shown, working } = charge('bars', quantity, price, { markup: '1' });
+  return [{ key: 'bars', quantity: shown, amount, taxGroup: 'goods', workings: [working] }];
+}
+
 function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLine[] {
   const method = mountOf(design);
   const rate = book.mounting?.[method];
@@ -207,6 +219,7 @@ export function pricePiece(
     layersLine(pricing, 'filler', 'backing', fillers),
     ...counted('windows', windows.length - 1, book.extraWindow),
     ...counted('shapes', shaped, book.shapedWindow),
+    ...barsLine(pricing, laid),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),
     scope.hung ? { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] } : undefined,

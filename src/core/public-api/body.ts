@@ -110,6 +110,7 @@ const common = {
     kg: kilograms.optional().describe('as weighed'),
     made: z.enum(PANEL_MATERIALS).optional().describe('of a panel or a print on metal'),
     keyed: z.boolean().optional(),
+    carrier: sizeField.optional().describe('what carries it, where that is larger than what is to be seen'),
     thickPaint: z.boolean().optional(),
     damaged: z.boolean().optional(),
   }),

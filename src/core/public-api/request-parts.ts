@@ -31,6 +31,7 @@ export function pieceOf({ body, reader, build, settings }: Reading, start: Desig
     ...(piece.kg === undefined ? {} : { kg: piece.kg }),
     ...(piece.made ? { made: piece.made } : {}),
     ...(piece.keyed ? { keyed: true } : {}),
+    ...(piece.carrier ? { carrier: reader.size('piece.carrier', piece.carrier) } : {}),
     ...(piece.thickPaint ? { thickPaint: true } : {}),
     ...(piece.damaged ? { damaged: true } : {}),
   };

@@ -71,10 +71,12 @@ export const SECTIONS: readonly Section[] = [
     name: CHOICES.frame,
     body: (props) => <FrameSection {...props} />,
     paths: ['frame', 'finish'],
-    says: (_design, worked, unit) =>
-      worked
-        ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
-        : CHOICES.chooseAMoulding,
+    says: (design, worked, unit) =>
+      BUILDS[design.build].frameless
+        ? CHOICES.none
+        : worked
+          ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
+          : CHOICES.chooseAMoulding,
   },
   {
     key: 'glass',

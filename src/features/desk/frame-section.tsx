@@ -140,7 +140,8 @@ function SameOutside({ piece, worked, shop, desk }: SectionProps) {
 export function FrameSection(props: SectionProps) {
   const { shop, piece, unit, desk } = props;
   const { frame, build } = piece.design;
-  const { walled, keepsFrame } = BUILDS[build];
+  const { walled, keepsFrame, frameless } = BUILDS[build];
+  if (frameless) return <p className={styles.aside}>{SECTION.noFrame}</p>;
   return (
     <>
       {keepsFrame && <p className={styles.aside}>{SECTION.theCustomersOwnChoose}</p>}

@@ -69,7 +69,7 @@ function Declared({ value, onChange }: { value: number | undefined; onChange: (v
 
 /** Out of square, when the two ends of a side were measured and differ by more than a hair. */
 function OutOfSquare({ worked, shop }: { worked: WorkedOut | undefined; shop: ShopView }) {
-  if (!worked) return null;
+  if (!worked || worked.resolved.design.piece.carrier) return null;
   const { larger, smaller } = worked.sizes.piece;
   const difference = length(Math.max(larger.w - smaller.w, larger.h - smaller.h));
   if (difference <= defaultSettings(shop.homeUnit).squareTolerance) return null;
@@ -181,6 +181,31 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       )}
       {['object', 'garment'].includes(it.kind) && (
         <Weighed kg={it.kg} onChange={(kg) => desk.put(['piece', 'kg'], kg)} />
+      )}
+      {it.kind === 'canvas' && (
+        <Tick
+          label={PIECE_FIELDS.enlarged}
+          checked={it.carrier !== undefined}
+          onChange={(on) => desk.put(['piece', 'carrier'], on ? { w: it.width, h: it.height } : undefined)}
+        />
+      )}
+      {it.carrier && (
+        <div className={styles.pair}>
+          <Measure
+            label={PIECE_FIELDS.carrierWidth}
+            path={['piece', 'carrier', 'w']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+          <Measure
+            label={PIECE_FIELDS.carrierHeight}
+            path={['piece', 'carrier', 'h']}
+            piece={piece}
+            unit={unit}
+            desk={desk}
+          />
+        </div>
       )}
       {(it.kind === 'canvas' || it.keyed) && (
         <Tick

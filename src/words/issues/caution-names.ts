@@ -35,6 +35,7 @@ const CAUTION_NAMES: Readonly<Record<CautionCode, string>> = {
   'screw-through': 'Screw comes near the face',
   'screw-short': 'Screw too short',
   'keyed-fixed': 'Keyed stretcher screwed hard',
+  'carrier-seen': 'What carries it is seen',
   'canvas-no-gap': 'Canvas without a gap',
   'keys-blocked': 'No room for the keys',
   'shim-uneven': 'Shims leave it off centre',

@@ -70,6 +70,8 @@ export const CAUTIONS: Sentences<CautionCode> = {
     `A screw of ${len('screw')} comes within ${len('clear')} of the face, ${len('deep')} away.`,
   'screw-short': ({ len }) => `A screw of ${len('screw')} does not reach a third into the bar.`,
   'keyed-fixed': () => 'Screwed hard, the keys can no longer widen the stretcher: oversized holes and washers.',
+  'carrier-seen': ({ len }) =>
+    `The frame shows ${len('by')} more than what is to be seen. Take a wider rabbet, a liner, or a mat.`,
   'canvas-no-gap': ({ len }) => `A gap of ${len('gap')} lets the canvas touch the wall; ${len('least')} at least.`,
   'keys-blocked': ({ len }) =>
     `A gap of ${len('gap')} leaves the keys no room to widen the stretcher; ${len('least')} would.`,

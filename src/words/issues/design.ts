@@ -28,6 +28,7 @@ export const DESIGN: Sentences<DesignIssue> = {
   'strip-shows': ({ len }) => `A strip of ${len('strip')} would be seen: the lip hides ${len('room')}.`,
   'strip-too-wide': ({ len }) => `Two strips of ${len('strip')} fill the whole piece.`,
   'package-none': () => 'Nothing is left of the package with these figures.',
+  'bars-too-wide': ({ len }) => `Bars ${len('bar')} wide meet in the middle of this canvas.`,
   'ready-made-small': ({ len }) =>
     `The frame takes ${len('frameW')} × ${len('frameH')}; the package is ${len('w')} × ${len('h')}.`,
   'ready-made-not-here': () => 'A ready-made frame goes round a package in a rabbet, without a liner.',

@@ -399,6 +399,12 @@ export const FRAME_RULES: readonly Rule[] = [
     waysOut: (facts) => ownWay('oversized-holes', facts, 'fixing', 'oversized holes'),
   },
   {
+    code: 'carrier-seen',
+    level: 'warn',
+    path: 'piece.carrier',
+    applies: ({ carrierSeen: by }) => (by !== undefined && by > 0 ? { by } : undefined),
+  },
+  {
     code: 'canvas-no-gap',
     level: 'warn',
     path: 'own.gap',
