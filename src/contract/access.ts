@@ -106,6 +106,7 @@ export const PAPERS = {
   'rack-label': ALL,
   'bench-codes': ALL,
   'marking-map': ALL,
+  templates: ALL,
   quote: COUNTER,
 } as const satisfies Readonly<Record<string, readonly Role[]>>;
 export const LISTS = {

@@ -228,6 +228,7 @@ export type ShopIssue =
   | 'check-open'
   | 'ticket-unknown'
   | 'marks-unknown'
+  | 'paper-not-of-it'
   | 'pin-wrong'
   | 'pin-slow'
   | 'body-too-large'

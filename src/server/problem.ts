@@ -16,6 +16,7 @@ const STATUS: Record<string, number> = {
   'job-unknown': 404,
   'ticket-unknown': 404,
   'marks-unknown': 404,
+  'paper-not-of-it': 404,
   'order-stale': 409,
   'job-stale': 409,
   'books-stale': 409,

@@ -69,6 +69,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   crossbar: () => 'Crossbar in before the canvas goes on.',
   'on-the-bars': ({ len }) => `Hangers into the bars, which are ${len('bar')} wide; no screw as long as they are deep.`,
   'carried-by': ({ size }) => `Carried by ${size()}: the frame is sized by that, and hides what is not to be seen.`,
+  plate: ({ f, size }) => `Plate ${size()}${f.text ? `, engraved “${f.text}”` : ', without a text yet'}.`,
   'own-tabs': () => 'Its own tabs close it: turn them down all round.',
   'take-sections': ({ f, size }) => `${f.name} (${f.code}): a pair for each side, package ${size()}.`,
   'take-sheet': ({ f }) => `${partName(String(f.part)).replace(/^./, (first) => first.toUpperCase())}: ${f.name}.`,
@@ -161,7 +162,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'float-in-window': ({ len }) => `It floats in the window, ${len('gap')} free all round.`,
   covers: ({ len }) => `The window covers ${len('overlap')} of its edge.`,
   'piece-in-window': ({ f, size, has }) =>
-    `Window ${f.number}${f.title ? ` (${f.title})` : ''}: piece ${size()}${has('patchW') ? `, on a patch of ${size('patchW', 'patchH')}` : ''}.`,
+    `Window ${f.number}${f.title ? ` (${f.title})` : ''}: ${f.holds || 'piece'} ${size()}${has('patchW') ? `, on a patch of ${size('patchW', 'patchH')}` : ''}.`,
   'face-up-only': () => 'Face up only: nothing touches its face, it is never turned over.',
   'mind-signature': () => 'Mind the signature: it stays in sight.',
   'fills-rabbet': () => 'It fills the rabbet, with nothing before it.',

@@ -108,6 +108,25 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
   },
   several: { from: matted((design) => ({ ...design, several: undefined })), to: withSeveral },
   'several.windows': inSeveral(({ windows }) => ({ windows: [{ ...windows[0]!, title: 'B' }, windows[1]!] })),
+  'several.windows.holds': inSeveral(({ windows }) => ({ windows: [{ ...windows[0]!, holds: 'plate' }, windows[1]!] })),
+  'several.windows.text': {
+    from: (design) => {
+      const start = withSeveral(design);
+      return (
+        start && {
+          ...start,
+          several: {
+            ...start.several!,
+            windows: start.several!.windows.map((one) => ({ ...one, holds: 'plate' as const })),
+          },
+        }
+      );
+    },
+    to: (design) => ({
+      ...design,
+      several: { ...design.several!, windows: design.several!.windows.map((one) => ({ ...one, text: '1931' })) },
+    }),
+  },
   'several.layout': inSeveral(() => ({ layout: 'column' })),
   'several.columns': inSeveral(() => ({ layout: 'grid', columns: 1 })),
   'several.bridge': inSeveral(() => ({ bridge: { across: mm(35), down: mm(35) } })),

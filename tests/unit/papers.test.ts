@@ -16,6 +16,10 @@ import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server
 import { benchCodes } from '@/server/papers/bench-codes';
 import { markingMapPaper } from '@/server/papers/marking-map';
 import { quotePaper } from '@/server/papers/quote';
+import { withBuild } from '@/core/design/with-build';
+import { sleeveOutline, tiles } from '@/core/drawing/template';
+import { money } from '@/core/units/money';
+import { templatesPaper } from '@/server/papers/templates';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
 import { stepName } from '@/words/bench';
@@ -291,7 +295,7 @@ describe('what leaves the shop with a piece', () => {
   it.each([kitSheet, backLabel, careCard, packingList, pieceLabel])(
     '%o takes any name of any length',
     async (paper) => {
-      const odd = { ...made({ insists: HOSTILE.slice(0, 400) }), customer: HOSTILE };
+      const odd = { ...made({ insists: HOSTILE.slice(0, 400), scope: 'kit' }), customer: HOSTILE };
       expect((await said(paper, odd)).length).toBeGreaterThan(20);
     },
   );
@@ -325,5 +329,80 @@ describe('a sheet', () => {
     expect(lines('short')).toBe(1);
     expect(lines('a text that is a good deal longer than forty millimetres at ten points')).toBeGreaterThan(2);
     expect(lines('x'.repeat(300))).toBeGreaterThan(4);
+  });
+});
+
+describe('templates', () => {
+  const sleeved = (unit: 'in' | 'mm') => {
+    const plain = withBuild(exampleDesign(), 'garment', defaultSettings(unit), {
+      mat: 'A1',
+      moulding: 'M2',
+      glazing: 'G1',
+      backing: 'B1',
+    });
+    const own = {
+      sleeveCuff: mm(130),
+      sleeveOuter: mm(520),
+      sleeveUnder: mm(400),
+      flatWidth: mm(480),
+      visibleHeight: mm(600),
+    };
+    return job({ ...plain, own, piece: { ...plain.piece, width: mm(500), height: mm(640) } });
+  };
+
+  it('lie at full size on as many pages as they take, each named, with marks and a ruler', async () => {
+    const found = await pages(await templatesPaper(sleeved('mm'), 'Test', 'mm'));
+    // A page holds 182 × 243 mm: the sleeve 1 × 3, the insert of 505 × 650 mm 3 × 3.
+    expect(found).toHaveLength(3 + 9);
+    expect(found.every(({ size }) => size[0] === 210 && size[1] === 297)).toBe(true);
+    expect(found.slice(0, 3).map(({ text }) => /2401-1, (\w\d)/.exec(text)?.[1])).toEqual(['A1', 'A2', 'A3']);
+    expect(found[0]!.text).toContain('Sleeve board, 2: one as it is, one turned over');
+    expect(found[3]!.text).toContain('Insert board');
+    for (const { text } of found) expect(text).toContain('This line is 100 mm long.');
+  });
+
+  it('of a sleeve are right-angled at the cuff, its long edge the outer length (R47)', () => {
+    const outline = sleeveOutline(mm(130), mm(520), mm(400));
+    expect(outline).toEqual([
+      [0, 520],
+      [130, 520],
+      [130, 120],
+      [0, 0],
+    ]);
+    expect(tiles(182, 243, { w: 182, h: 243 }).map(({ name }) => name)).toEqual(['A1']);
+    expect(tiles(182.1, 243, { w: 182, h: 243 }).map(({ name }) => name)).toEqual(['A1', 'B1']);
+  });
+
+  it('are of garments only, as the kit sheet is of kits only', async () => {
+    expect(await templatesPaper(job(), 'Test', 'in')).toBeUndefined();
+    expect(await kitSheet(job(), 'Test', 'in')).toBeUndefined();
+  });
+});
+
+describe('what lies in a window', () => {
+  const several = (windows: NonNullable<Design['several']>['windows']): Design => ({
+    ...exampleDesign(),
+    several: { windows, layout: 'row', bridge: { across: inches(1), down: inches(1) } },
+  });
+  const photo = { width: inches(4), height: inches(6), holds: 'photograph' as const };
+  const plate = { width: inches(3), height: inches(1), holds: 'plate' as const, text: 'Regatta 1931' };
+
+  it('is on the ticket: the photo, the plate with its text; the plate is not hinged, and has its price', async () => {
+    const of = job(several([photo, plate]));
+    const text = await textOf(await ticketPaper(of, 'Test', 'in'));
+    expect(text).toMatch(/Plate 3 × 1 in, engraved “Regatta 1931”\./);
+    expect(text).toMatch(/Window 1: photograph 4 × 6 in, on a patch/);
+    expect(text).toMatch(/Window 2: plate 3 × 1 in\./);
+    const { price, hardware, parts } = of.worked;
+    expect(price!.lines.find(({ key }) => key === 'plates')!.amount).toBe(2800);
+    expect(hardware.find(({ item }) => item === 'hinge')!.count).toBe(2);
+    expect(parts.filter((part) => part.kind === 'flat' && part.part === 'backing patch')).toHaveLength(1);
+    const charged = workOut(several([photo, plate]), { ...shop(), prices: { ...prices, plate: money(3300) } });
+    expect(charged.ok && charged.value.price!.lines.find(({ key }) => key === 'plates')!.amount).toBe(3300);
+  });
+
+  it('is the piece where nothing is said, and no plate is charged', () => {
+    const { price } = job(several([{ width: inches(4), height: inches(6) }, photo])).worked;
+    expect(price!.lines.map(({ key }) => key)).not.toContain('plates');
   });
 });

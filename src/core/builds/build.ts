@@ -3,6 +3,7 @@
  * the glass to the back; parts, stack, weight, price, drawing and route all follow from that one value.
  */
 import type { AnyDesign, Mount, PieceKind } from '../design/common';
+import type { WindowHolds } from '../design/choices';
 import type { Issue } from '../issue';
 import type { Backing, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
 import type { StepLines } from '../instructions/line';
@@ -40,6 +41,10 @@ export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
 export interface Window extends Placed {
   readonly shape: WindowShape;
   readonly title: string;
+  /** The piece, where nothing is said. */
+  readonly holds?: WindowHolds;
+  /** What is engraved on a plate. */
+  readonly text?: string;
   readonly piece: Size;
   /** The backing patch behind it, where there are several. */
   readonly patch?: Size;

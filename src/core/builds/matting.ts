@@ -1,4 +1,5 @@
 /** The window or windows of a mat, its borders and layers, as a design asks for them. */
+import type { WindowHolds } from '../design/choices';
 import { type Issue, issue } from '../issue';
 import { borderSides, fits, underLip } from '../sizing/borders';
 import { type MatLayer, matCut, standBack, turnedEdge, widened } from '../sizing/mats';
@@ -52,6 +53,10 @@ export function opening({ design, piece, log: log }: ResolvedPiece): {
   return { opening: size(of('w'), of('h')), edge: 'covered' };
 }
 
+/** Whether a piece of paper lies in a window, and not a plate or cloth. */
+export const isHinged = ({ holds }: { readonly holds?: WindowHolds | undefined }): boolean =>
+  holds !== 'plate' && holds !== 'cloth';
+
 function several({ design, log: log, settings }: ResolvedPiece): { box: Size; windows: Window[] } {
   const { windows: wanted, layout, bridge, columns, patch = settings.patch } = design.several!;
   const { floatGap } = design.window;
@@ -73,8 +78,11 @@ function several({ design, log: log, settings }: ResolvedPiece): { box: Size; wi
       ...placed.windows[index]!,
       shape: { shape: one.shape ?? 'rectangle', corner: one.corner },
       title: one.title ?? '',
+      ...(one.holds ? { holds: one.holds } : {}),
+      ...(one.text ? { text: one.text } : {}),
       piece: extent,
-      patch: patches[index]!,
+      // A plate is screwed or stuck on, cloth fills its window: neither is hinged to a patch.
+      ...(isHinged(one) ? { patch: patches[index]! } : {}),
     };
   });
   for (const side of ['w', 'h'] as const)

@@ -27,6 +27,9 @@ export type PanelMaterial = (typeof PANEL_MATERIALS)[number];
 /** What a wished size of a frame is the size of. */
 export const OUTSIDE_IS = ['outside', 'sight', 'rabbet'] as const;
 export type OutsideIs = (typeof OUTSIDE_IS)[number];
+/** What lies in one of several windows; the piece itself where nothing is said. */
+export const WINDOW_HOLDS = ['piece', 'photograph', 'plate', 'cloth'] as const;
+export type WindowHolds = (typeof WINDOW_HOLDS)[number];
 export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
 export type FitHow = (typeof FIT_HOWS)[number];
 export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;

@@ -26,6 +26,7 @@ import {
   PIECE_KINDS,
   PLACES,
   SCOPES,
+  WINDOW_HOLDS,
 } from './choices';
 
 export const practiceSchema = z
@@ -187,6 +188,9 @@ const oneOfSeveral = z.object({
   width: positiveLength,
   height: positiveLength,
   at: z.object(place).optional(),
+  holds: z.enum(WINDOW_HOLDS).optional(),
+  /** What is engraved on a plate. */
+  text: z.string().max(200).optional(),
   ...shapeFields,
 });
 export const severalSchema = z.object({

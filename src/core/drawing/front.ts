@@ -1,4 +1,5 @@
 /** The piece framed, seen from the front, to scale: wall shadow, mitred legs with shading, bevels, lip shadow, dimensions. */
+import type { PieceKind, WindowHolds } from '../design/choices';
 import { BUILDS } from '../builds';
 import type { Moulding } from '../materials';
 import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
@@ -139,6 +140,13 @@ const centred = (inside: Box, size: Size): Box => {
   return { x: inside.x + (inside.w - w) / 2, y: inside.y + (inside.h - h) / 2, w, h };
 };
 
+/** What is drawn in a window that holds something else than the piece. */
+const WINDOW_KIND: Readonly<Partial<Record<WindowHolds, PieceKind>>> = {
+  photograph: 'photograph',
+  plate: 'certificate',
+  cloth: 'textile',
+};
+
 /** The piece as it is seen, and what is seen around it. */
 function pieces(worked: WorkedOut, area: Box): Shape[] {
   const { sizes, resolved } = worked;
@@ -166,7 +174,7 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
         h: toMm(one.h),
       };
       const within = matted.edge === 'floated' ? centred(window, one.piece) : window;
-      return artwork(kind, within.x, within.y, within.w, within.h);
+      return artwork(WINDOW_KIND[one.holds ?? 'piece'] ?? kind, within.x, within.y, within.w, within.h);
     }),
   ];
 }

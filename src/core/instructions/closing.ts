@@ -110,6 +110,7 @@ export function mountLines(has: Has): Line[] {
             {
               number: index + 1,
               title: one.title,
+              holds: one.holds ?? 'piece',
               ...sized(one.piece),
               ...(one.patch ? sized(one.patch, ['patchW', 'patchH']) : {}),
             },

@@ -45,6 +45,7 @@ export function pieceLines({ worked, design }: Has): Line[] {
 export function materialLines(has: Has): Line[] {
   const { worked, design } = has;
   const { resolved, sizes } = worked;
+  const plates = (sizes.matted?.windows ?? []).filter(({ holds }) => holds === 'plate');
   const outer = sizes.frames.at(-1);
   const moulding = outer?.moulding ?? resolved.moulding;
   const lines: Line[] = [];
@@ -70,6 +71,8 @@ export function materialLines(has: Has): Line[] {
           { of: ['cut legs'] },
         ),
       );
+  for (const plate of plates)
+    lines.push(line('plate', { text: plate.text ?? '', ...sized(plate.piece) }, { of: ['mat'] }));
   if (has.keeps) lines.push(line('customers-frame', {}, { of: ['frame'] }));
   for (const part of flatsOf(has).filter((one) => one.sheet))
     lines.push(line('take-sheet', { name: part.name, part: part.part, code: part.code ?? '' }));

@@ -2,7 +2,7 @@
 import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
 import { BUILDS, mountOf } from '../builds';
-import { cutInto } from '../builds/matting';
+import { cutInto, isHinged } from '../builds/matting';
 import type { Design } from '../design/design';
 import type { Settings } from '../settings';
 import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';
@@ -126,7 +126,7 @@ function holding({ design, piece, settings, log: log }: ResolvedPiece<Design>, l
   if (!stands || laid.depth === undefined || !BUILDS[design.build].uses.includes('mount')) return [];
   const mount = mountOf(design);
   const pieces: readonly Size[] = design.several
-    ? design.several.windows.map(({ width, height }) => size(width, height))
+    ? design.several.windows.filter(isHinged).map(({ width, height }) => size(width, height))
     : [piece.larger];
   if (mount === 'stapled') return [{ item: 'staple', count: pieces.reduce((sum, one) => sum + round(one), 0) }];
   if (mount === 'pinned' && laid.counts.pins === undefined)

@@ -41,6 +41,7 @@ export const ruleHeld = ({ school, markup, minimum, chart }: GroupRule): ItemRul
 export type ItemRule = Partial<Pick<GroupRule, 'school' | 'markup' | 'minimum' | 'chart'>>;
 
 /** What is charged where the book does not say yet. */
+export const USUAL_PLATE = 2800;
 export const USUAL_BARS = { per: 'ft', price: '2.40' } as const;
 
 export interface PriceBook {
@@ -52,6 +53,8 @@ export interface PriceBook {
   readonly kit: Money;
   /** Corner plates and screws of one frame of metal sections. */
   readonly cornerSets?: Money;
+  /** A title plate with its text, each. */
+  readonly plate?: Money;
   /** Stretcher bars, sold by the foot or the metre of their outer sides. */
   readonly bars?: { readonly per: 'ft' | 'm'; readonly price: string };
   /** For each window beyond the first, and for each that is not a rectangle. */

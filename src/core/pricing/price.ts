@@ -12,7 +12,7 @@ import { type Length, type Size, fitsEitherWay } from '../units/length';
 import { type Money, money, moneyFrom, sum } from '../units/money';
 import { compare, div, mul, mustDecimal, rational, toDecimal } from '../units/rational';
 import { ofMoney, ofNumber } from '../working';
-import { type Group, type GroupRule, type ItemRule, type PriceBook, USUAL_BARS } from './book';
+import { type Group, type GroupRule, type ItemRule, type PriceBook, USUAL_BARS, USUAL_PLATE } from './book';
 import { finish } from './finish';
 import {
   type Charged,
@@ -202,6 +202,7 @@ export function pricePiece(
   const frames = scope.frame ? sizes.frames : [];
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
   const windows = sizes.matted?.windows ?? [];
+  const plates = windows.filter((window) => window.holds === 'plate').length;
   const shaped = windows.filter((window) => window.shape.shape !== 'rectangle').length;
   const all: (PriceLine | undefined)[] = [
     ...[...frames]
@@ -219,6 +220,7 @@ export function pricePiece(
     layersLine(pricing, 'filler', 'backing', fillers),
     ...counted('windows', windows.length - 1, book.extraWindow),
     ...counted('shapes', shaped, book.shapedWindow),
+    ...counted('plates', plates, book.plate ?? money(USUAL_PLATE)),
     ...barsLine(pricing, laid),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),

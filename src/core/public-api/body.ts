@@ -11,6 +11,7 @@ import {
   PIECE_KINDS,
   PLACES,
   SCOPES,
+  WINDOW_HOLDS,
 } from '../design/choices';
 import { BACKINGS, PROFILES, TIMBERS } from '../materials';
 import { practiceSchema } from '../design/common-schema';
@@ -127,6 +128,8 @@ const common = {
     .array(
       z.strictObject({
         title: z.string().max(120).optional(),
+        holds: z.enum(WINDOW_HOLDS).optional().describe('what lies in it; a piece when absent'),
+        text: z.string().max(200).optional().describe('what is engraved on a plate'),
         width: lengthField,
         height: lengthField,
         at: place.optional(),

@@ -77,6 +77,8 @@ export function severalOf(body: WorkOutBody, reader: LengthReader): Pick<Design,
           width: reader.read(`${path}.width`, window.width, length(1)),
           height: reader.read(`${path}.height`, window.height, length(1)),
           ...(window.title ? { title: window.title } : {}),
+          ...(window.holds && window.holds !== 'piece' ? { holds: window.holds } : {}),
+          ...(window.text ? { text: window.text } : {}),
           ...(window.at
             ? {
                 at: {

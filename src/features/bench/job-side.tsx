@@ -97,6 +97,7 @@ const papersAt = (step: StepKey, { worked, instructions }: JobView): readonly Pa
     fit: ['back-label'],
     'back-and-hang': ['back-label', 'wall-card'],
     pack: kit ? ['kit-sheet', 'packing-list'] : ['packing-list'],
+    ...(worked.sizes.figures.insert ? { 'cut-strips': ['templates'], mount: ['templates'] } : {}),
     'hand-over': ['wall-card', 'care-card', 'packing-list'],
   };
   return [...(at[step] ?? []), ...(marked ? (['marking-map'] as const) : [])];

@@ -1,18 +1,76 @@
 'use client';
 /** The windows of a mat that has several: how they lie, and each with its piece. Loaded when there are some. */
 import Button from '@mui/material/Button';
+import { WINDOW_HOLDS } from '@/core/design/choices';
+import type { Design } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
+import type { Placed } from '@/core/sizing/windows';
+import { length } from '@/core/units/length';
 import { MAT } from '@/words/screens/desk';
 import styles from './desk.module.css';
-import { Measure, Toggle } from './inputs';
+import { Choose, Measure, TextField, Toggle } from './inputs';
 import type { SectionProps } from './section-props';
 
+type Several = NonNullable<Design['several']>;
+/** Laid freely from where they lie now. */
+const laidOut = (several: Several, layout: Several['layout'], now: readonly Placed[] = []): Several => ({
+  ...several,
+  layout,
+  ...(layout === 'free'
+    ? {
+        windows: several.windows.map((window, index) => ({
+          ...window,
+          at: window.at ?? { left: now[index]?.left ?? length(0), top: now[index]?.top ?? length(0) },
+        })),
+      }
+    : {}),
+});
+
+type OneProps = Pick<SectionProps, 'piece' | 'unit' | 'desk'> & {
+  readonly index: number;
+  readonly window: Several['windows'][number];
+  readonly free: boolean;
+};
+/** A window: what lies in it, how large that is, and its place where they are laid freely. */
+function OneWindow({ index, window, free, piece, unit, desk }: OneProps) {
+  const path = ['several', 'windows', index] as const;
+  const holds = window.holds ?? 'piece';
+  const measure = (label: string, ...more: (string | number)[]) => (
+    <Measure label={label} path={[...path, ...more]} piece={piece} unit={unit} desk={desk} />
+  );
+  return (
+    <div className={styles.layer}>
+      <div className={styles.pair}>
+        <Choose
+          label={MAT.windowHolds(index + 1)}
+          name={`window ${index + 1}`}
+          value={holds}
+          options={WINDOW_HOLDS.map((code) => ({ code, name: MAT.holds[code] }))}
+          onChange={(to) => desk.put([...path, 'holds'], to === 'piece' ? undefined : to)}
+        />
+        <TextField
+          label={holds === 'plate' ? MAT.plateText : MAT.windowTitle}
+          name={`window ${index + 1} text`}
+          most={holds === 'plate' ? 200 : 120}
+          value={(holds === 'plate' ? window.text : window.title) ?? ''}
+          onChange={(text) => desk.put([...path, holds === 'plate' ? 'text' : 'title'], text)}
+        />
+        {measure(MAT.pieceWidth(index + 1), 'width')}
+        {measure(MAT.height, 'height')}
+        {free && measure(MAT.left, 'at', 'left')}
+        {free && measure(MAT.top, 'at', 'top')}
+      </div>
+    </div>
+  );
+}
+
 /** Several windows in one mat: how they lie, and each with its piece. */
-export function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
+export function SeveralFields({ shop, piece, worked, unit, desk }: SectionProps) {
   const { several } = piece.design;
   const settings = defaultSettings(shop.homeUnit);
   if (!several) return null;
   const { windows } = several;
+  const free = several.layout === 'free';
   const add = (more: Partial<(typeof windows)[number]>) =>
     desk.put(['several', 'windows'], [...windows, { ...windows.at(-1)!, title: '', ...more }]);
   return (
@@ -24,8 +82,9 @@ export function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
           ['row', MAT.row],
           ['column', MAT.column],
           ['grid', MAT.grid],
+          ['free', MAT.free],
         ]}
-        onChange={(layout) => desk.put(['several', 'layout'], layout)}
+        onChange={(layout) => desk.put(['several'], laidOut(several, layout, worked?.sizes.matted?.windows))}
       />
       <div className={styles.pair}>
         <Measure
@@ -38,22 +97,7 @@ export function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
         <Measure label={MAT.bridgeDown} path={['several', 'bridge', 'down']} piece={piece} unit={unit} desk={desk} />
       </div>
       {windows.map((window, index) => (
-        <div key={index} className={styles.pair}>
-          <Measure
-            label={window.title || MAT.pieceWidth(index + 1)}
-            path={['several', 'windows', index, 'width']}
-            piece={piece}
-            unit={unit}
-            desk={desk}
-          />
-          <Measure
-            label={MAT.height}
-            path={['several', 'windows', index, 'height']}
-            piece={piece}
-            unit={unit}
-            desk={desk}
-          />
-        </div>
+        <OneWindow key={index} index={index} window={window} free={free} piece={piece} unit={unit} desk={desk} />
       ))}
       <Button variant="text" size="small" onClick={() => add({})}>
         {MAT.oneMoreWindow}
@@ -61,7 +105,9 @@ export function SeveralFields({ shop, piece, unit, desk }: SectionProps) {
       <Button
         variant="text"
         size="small"
-        onClick={() => add({ title: MAT.title, height: settings.bridgeLeast, width: windows[0]!.width })}
+        onClick={() =>
+          add({ title: MAT.title, holds: 'plate', height: settings.bridgeLeast, width: windows[0]!.width })
+        }
       >
         {MAT.aTitlePlate}
       </Button>

@@ -58,7 +58,8 @@ const hardwareRows = ({ worked }: JobView, unit: Unit): (readonly [string, strin
   ]);
 
 /** For the customer who puts a kit together: what is in the packet, and what to do with this piece. */
-export async function kitSheet(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+export async function kitSheet(job: JobView, shop: string, unit: Unit): Promise<Uint8Array | undefined> {
+  if (job.worked.resolved.design.scope !== 'kit') return undefined;
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, HANDED.kit(job.ticket));
   let y = titled(sheet, HANDED.kitTitle, job, shop);
   sheet.text(HANDED.inThePacket, LEFT, y, { size: 13, weight: 'bold' });

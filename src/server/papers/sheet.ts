@@ -187,6 +187,11 @@ export class Sheet {
     else this.file.stroke(INK);
   }
 
+  /** Paper again where something lies beyond its place. */
+  cover(x: number, y: number, w: number, h: number): void {
+    this.file.rect(pt(x), pt(y), pt(w), pt(h)).fill('#ffffff');
+  }
+
   /** Draws a scene as large as fits the box; answers its scale. */
   scene(scene: Scene, x: number, y: number, w: number, h: number, letters = 9): number {
     const scale = Math.min(w / scene.width, h / scene.height);

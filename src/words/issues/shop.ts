@@ -102,6 +102,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'built-no-gap': ({ len }) => `The piece is ${len('short')} larger than the inside.`,
   'step-later': ({ f }) => `“${stepName(String(f.later))}” rests on it. Undo that first.`,
   'check-open': ({ f }) => `“${pointName(String(f.point))}” is neither passed nor failed yet.`,
+  'paper-not-of-it': ({ f }) => `${f.ticket} has nothing for this paper.`,
   'marks-unknown': () => 'Marks are given as behind.svg, behind.dxf, front.svg or front.dxf.',
   'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,
   'pin-wrong': ({ f }) =>

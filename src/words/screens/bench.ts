@@ -113,6 +113,7 @@ export const FIND = {
 export const PAPER_NAMES = {
   'piece-label': 'Piece label',
   'marking-map': 'Marking map',
+  templates: 'Templates',
   'back-label': 'Back label',
   'wall-card': 'Wall card',
   'kit-sheet': 'Kit sheet',

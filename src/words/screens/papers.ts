@@ -122,3 +122,11 @@ export const MARKING = {
   fromFrame: 'From the outer edges of the frame, seen from behind.',
   fromPackage: 'From the edges of the package, seen from behind.',
 } as const;
+
+export const TEMPLATES = {
+  title: (ticket: string) => `Templates ${ticket}`,
+  head: (name: 'sleeve' | 'insert', count: number) =>
+    name === 'sleeve' ? `Sleeve board, ${count}: one as it is, one turned over` : 'Insert board',
+  join: 'At full size. Lay the pages together at the crosses; neck edge below the collar, corners rounded.',
+  ruler: (unit: 'in' | 'mm') => (unit === 'in' ? 'This line is 4 in long.' : 'This line is 100 mm long.'),
+} as const;

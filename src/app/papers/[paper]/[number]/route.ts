@@ -1,6 +1,7 @@
 import { cookies } from 'next/headers';
 import { PAPERS } from '@/contract/access';
 import type { Role } from '@/contract/commands';
+import type { JobView } from '@/contract/views';
 import { issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { type CounterViewer, type Viewer, route } from '@/server/access';
@@ -13,6 +14,7 @@ import { backLabel, careCard, kitSheet, packingList, pieceLabel } from '@/server
 import { markingMapPaper } from '@/server/papers/marking-map';
 import { quotePaper } from '@/server/papers/quote';
 import { rackLabel } from '@/server/papers/rack-label';
+import { templatesPaper } from '@/server/papers/templates';
 import { ticketPaper } from '@/server/papers/ticket';
 import { wallCard } from '@/server/papers/wall-card';
 import { problem } from '@/server/problem';
@@ -31,10 +33,12 @@ const isNumber = (text: string) => /^\d{1,9}$/.test(text);
 const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { ticket: ticket.slice(0, 20) })]);
 
 const ofJob =
-  (make: typeof ticketPaper, paper: Paper): Make =>
+  (make: (job: JobView, shop: string, unit: Unit) => Promise<Uint8Array | undefined>, paper: Paper): Make =>
   async (viewer, ticket, { shop }, unit) => {
     const job = await jobView(viewer, ticket);
-    return job ? pdf(await make(job, shop.name, unit), `${paper}-${ticket}`) : unknownTicket(ticket);
+    if (!job) return unknownTicket(ticket);
+    const made = await make(job, shop.name, unit);
+    return made ? pdf(made, `${paper}-${ticket}`) : problem([issue('paper-not-of-it', { ticket })]);
   };
 
 const MAKE: Readonly<Record<Paper, Make>> = {
@@ -46,6 +50,7 @@ const MAKE: Readonly<Record<Paper, Make>> = {
   'packing-list': ofJob(packingList, 'packing-list'),
   'piece-label': ofJob(pieceLabel, 'piece-label'),
   'marking-map': ofJob(markingMapPaper, 'marking-map'),
+  templates: ofJob(templatesPaper, 'templates'),
   quote: async (viewer, number, _books, unit) => {
     // The table lets nobody else this far.
     const counter = viewer as CounterViewer;
