@@ -11,7 +11,7 @@ export default mergeConfig(
         'src/core/units/money.test.ts',
         'src/core/oracles.test.ts',
         'src/core/work-out.test.ts',
-        'tests/unit/{commands-*,traces,rack,sessions,access,settings}.test.ts',
+        'tests/unit/{commands-*,traces,rack}.test.ts',
       ],
       maxWorkers: 1,
     },

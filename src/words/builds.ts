@@ -18,7 +18,7 @@ const BUILDS: Readonly<Record<BuildCode, string>> = {
   'metal-sections': 'Metal sections',
   'customer-frame': 'Customer’s own frame',
   mirror: 'Mirror',
-  'wrapped-canvas': 'Canvas as it is',
+  'wrapped-canvas': 'Bare canvas',
 };
 const FIELDS: Readonly<Record<string, string>> = {
   press: 'Pressed',

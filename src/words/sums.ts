@@ -87,6 +87,7 @@ export const SUMS = {
   noneInStock: 'none in stock',
   howCame: 'How the figures came about',
   fromJob: (ticket: string) => `Figures of ${ticket} where it has them.`,
+  noFigures: (ticket: string) => `${ticket} has no figures for this one: these are an example.`,
   toBench: 'Back to the bench',
   openFromJob: 'Open one from a job at the bench, and its figures are filled in.',
   spreadsheet: 'For a spreadsheet',

@@ -4,13 +4,13 @@
  */
 import type { Hardware } from '../builds/build';
 import { HOLES, USUAL_GAUGE } from '../parts/screws';
-import type { StepKey } from '../route/steps';
+import { STEPS, type StepKey } from '../route/steps';
 import { type Length, type Size, length, minus } from '../units/length';
 import type { Has } from './has';
 import { type Mark, marksOf } from './marks';
 
 /** What is measured and drilled before it is fastened; points, wedges and hinges are set by eye. */
-const MARKED: ReadonlySet<Hardware['item']> = new Set([
+const MARKED: readonly Hardware['item'][] = [
   'screw',
   'riser block',
   'pin',
@@ -23,9 +23,9 @@ const MARKED: ReadonlySet<Hardware['item']> = new Set([
   'corner brace',
   'bumper',
   'tab',
-]);
+];
 
-export const isMarked = (item: Hardware['item']): boolean => MARKED.has(item);
+export const isMarked = (item: Hardware['item']): boolean => MARKED.includes(item);
 
 export const SEEN_FROM = ['behind', 'front'] as const;
 export type SeenFrom = (typeof SEEN_FROM)[number];
@@ -72,8 +72,11 @@ function drillFor({ item }: Mark, { worked }: Has): Drill | undefined {
 export function markingMap(has: Has, from: SeenFrom = 'behind'): MarkingMap {
   const { sizes } = has.worked;
   const outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
+  // Numbered as they are read: step by step, kind by kind, from the top, from the left as seen from behind.
+  const order = ({ step, item }: Mark) => STEPS.indexOf(step) * MARKED.length + MARKED.indexOf(item);
   const marks = marksOf(has)
-    .filter(({ item }) => MARKED.has(item))
+    .filter(({ item }) => MARKED.includes(item))
+    .sort((a, b) => order(a) - order(b) || a.y - b.y || a.x - b.x)
     .map((mark, index): MapMark => {
       const x = from === 'behind' ? mark.x : minus(outside.w, mark.x);
       const [right, bottom] = [minus(outside.w, x), minus(outside.h, mark.y)];

@@ -36,6 +36,15 @@ function round(left: Length, top: Length, of: Size, across: number, upright: num
   ];
 }
 
+/** Over the floor of the frame and in the bar of the piece, whatever they are: so far inside the piece's edge. */
+const SCREW_IN = length(3048);
+/** The same places, so far inside the rectangle that what is fastened there is met; never past its middle. */
+function inside(left: Length, top: Length, of: Size, across: number, upright: number): Place[] {
+  const by = length(Math.min(SCREW_IN, Math.floor(Math.min(of.w, of.h) / 4)));
+  const inner = { w: minus(of.w, by, by), h: minus(of.h, by, by) };
+  return round(plus(left, by), plus(top, by), inner, across, upright);
+}
+
 /** Shares a count over two kinds of sides as their lengths ask, so that all of them are placed. */
 function shared(count: number, { w, h }: Size): [across: number, upright: number] {
   const half = Math.max(2, Math.floor(count / 2));
@@ -63,11 +72,11 @@ export function marksOf(has: Has): Mark[] {
   if (has.layer('pane') && has.count('pin') > 0)
     put('pin', 'fit', round(left, top, pack, ...shared(has.count('pin'), pack)));
   if (has.count('screw') > 0 && has.count('riser block') > 0)
-    put('riser block', 'mount', round(left, top, pack, ...shared(has.count('riser block'), pack)));
+    put('riser block', 'mount', inside(left, top, pack, ...shared(has.count('riser block'), pack)));
   if (has.count('screw') > 0) {
     const evenly: [number, number] = [screwsOnSide(pack.w, settings), screwsOnSide(pack.h, settings)];
     const counted = 2 * (evenly[0] + evenly[1]) === has.count('screw') ? evenly : shared(has.count('screw'), pack);
-    put('screw', 'mount', round(left, top, pack, ...counted));
+    put('screw', 'mount', inside(left, top, pack, ...counted));
   }
   for (const item of ['hinge', 'tape hinge'] as const)
     if (has.count(item) > 0 && !has.design.several) {

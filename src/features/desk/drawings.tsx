@@ -1,5 +1,6 @@
 'use client';
 /** The piece in the middle, drawn to scale, with the cut through its rabbet and its back. */
+import { BUILDS } from '@/core/builds';
 import { memo, useMemo } from 'react';
 import { backScene } from '@/core/drawing/back';
 import { frontScene } from '@/core/drawing/front';
@@ -23,6 +24,7 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
   const back = useMemo(() => backScene(worked), [worked]);
   const { unit } = useUnit();
   const { hanging, stack } = worked;
+  const { frameless } = BUILDS[worked.resolved.design.build];
   const room = {
     fits: 'left',
     tight: DRAWINGS.leftPointsWantMore,
@@ -44,21 +46,23 @@ export const Drawings = memo(function Drawings({ worked, faded }: { worked: Work
             />
           </figure>
           <div className={styles.aside2}>
-            <figure>
-              <figcaption>{worked.sizes.inside ? DRAWINGS.throughTheFrame : DRAWINGS.throughTheRabbet}</figcaption>
-              <SceneSvg
-                scene={section}
-                width={ASIDE}
-                height={box.height * 0.34}
-                label={DRAWINGS.sectionThroughTheRabbet}
-                letters={13}
-              />
-              {stack.room !== undefined && (
-                <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
-                  {depthText(length(Math.abs(stack.room)), unit)} {room}
-                </p>
-              )}
-            </figure>
+            {!frameless && (
+              <figure>
+                <figcaption>{worked.sizes.inside ? DRAWINGS.throughTheFrame : DRAWINGS.throughTheRabbet}</figcaption>
+                <SceneSvg
+                  scene={section}
+                  width={ASIDE}
+                  height={box.height * 0.34}
+                  label={DRAWINGS.sectionThroughTheRabbet}
+                  letters={13}
+                />
+                {stack.room !== undefined && (
+                  <p className={stack.verdict === 'fits' ? styles.room : styles.roomTight}>
+                    {depthText(length(Math.abs(stack.room)), unit)} {room}
+                  </p>
+                )}
+              </figure>
+            )}
             <figure>
               <figcaption>{DRAWINGS.fromBehind}</figcaption>
               <SceneSvg

@@ -147,6 +147,7 @@ export function Sums({ job, first }: { job: JobView | null; first: FirstSum }) {
       <section className={styles.form} aria-label={SUMS.given}>
         <h2>{sum.name}</h2>
         <p className={styles.says}>{sum.says}</p>
+        {job && first.filled[key] === undefined && <p className={styles.says}>{SUMS.noFigures(job.ticket)}</p>}
         <Fields
           of={sum}
           values={values}
