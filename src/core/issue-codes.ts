@@ -40,6 +40,8 @@ export type DesignIssue =
   | 'nothing-left'
   | 'ready-made-not-here'
   | 'ready-made-small'
+  | 'sides-not-here'
+  | 'sides-not-square'
   | 'bars-too-wide'
   | 'lip-too-wide'
   | 'polygon-sides'

@@ -2,6 +2,7 @@
 import { BUILDS } from './builds';
 import type { Hardware, ResolvedPiece, LayUp } from './builds/build';
 import { ownOf } from './builds/fields';
+import { FOUR, inManySides } from './builds/many-sided';
 import { fittedTo, inReadyMade } from './builds/ready-made';
 import { inSections } from './builds/sections';
 import type { Caution, Facts } from './cautions/caution';
@@ -84,7 +85,15 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
   const build = BUILDS[design.build];
   const plain = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
   const metal = build.metalOnly || (resolved.moulding.material === 'metal' && !build.keepsFrame);
-  const framedIn = readyMade ? inReadyMade(plain, job, readyMade) : metal ? inSections(plain, settings) : plain;
+  const { sides } = design.frame;
+  const turned = sides !== undefined && sides !== FOUR && build.keepsFrame !== true;
+  const framedIn = turned
+    ? inManySides(plain, job, sides)
+    : readyMade
+      ? inReadyMade(plain, job, readyMade)
+      : metal
+        ? inSections(plain, settings)
+        : plain;
   const issues = impossible(job, framedIn);
   if (issues.length > 0) return { issues };
   const scope = scoped(design.scope, design.build);

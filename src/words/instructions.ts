@@ -70,6 +70,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'on-the-bars': ({ len }) => `Hangers into the bars, which are ${len('bar')} wide; no screw as long as they are deep.`,
   'carried-by': ({ size }) => `Carried by ${size()}: the frame is sized by that, and hides what is not to be seen.`,
   plate: ({ f, size }) => `Plate ${size()}${f.text ? `, engraved “${f.text}”` : ', without a text yet'}.`,
+  'cut-to-shape': ({ f, len }) =>
+    `${f.sides} equal sides: mats, boards and glass are cut square first, then to ${f.sides} sides of ${len('side')}, ${len('flats')} across.`,
   'own-tabs': () => 'Its own tabs close it: turn them down all round.',
   'take-sections': ({ f, size }) => `${f.name} (${f.code}): a pair for each side, package ${size()}.`,
   'take-sheet': ({ f }) => `${partName(String(f.part)).replace(/^./, (first) => first.toUpperCase())}: ${f.name}.`,

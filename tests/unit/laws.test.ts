@@ -183,6 +183,17 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
     from: (design) => ({ ...design, frame: { ...design.frame, outside: { w: mm(2000), h: mm(2000) } } }),
     to: (design) => ({ ...design, frame: { ...design.frame, outsideIs: 'sight' } }),
   },
+  'frame.sides': {
+    from: (design) => ({
+      ...design,
+      several: undefined,
+      window: { overlap: mm(3) },
+      piece: { ...design.piece, height: design.piece.width, width2: undefined, height2: undefined },
+      border: { mode: 'equal', all: mm(60) },
+      frame: { ...design.frame, inner: undefined, outside: undefined },
+    }),
+    to: (design) => ({ ...design, frame: { ...design.frame, sides: 8 } }),
+  },
   'frame.readyMade': {
     to: (design) => ({ ...design, frame: { ...design.frame, readyMade: { code: 'R1' } } }),
   },
@@ -258,6 +269,8 @@ const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean
   'frame.inner': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outside': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outsideIs': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
+  'frame.sides': (build) =>
+    BUILDS[build].walled === true || BUILDS[build].keepsFrame === true || BUILDS[build].metalOnly === true,
   'frame.readyMade': (build) =>
     BUILDS[build].walled === true || BUILDS[build].keepsFrame === true || BUILDS[build].metalOnly === true,
   'frame.allowance': (build) => BUILDS[build].walled === true,

@@ -206,6 +206,8 @@ export interface LayUp {
   readonly pairs?: readonly [across: Pair, upright: Pair];
   /** Hung without a frame: its outside. */
   readonly hangsAs?: Size;
+  /** Equal sides of the frame, where they are not the usual four. */
+  readonly sides?: number;
   /** The frame is bought whole. */
   readonly readyMade?: ReadyMade;
   readonly issues?: readonly Issue[];

@@ -47,7 +47,11 @@ export interface Wanted {
   readonly beside: readonly WantedBeside[];
 }
 
-const SIDES = { 'top and bottom': ['top', 'bottom'], 'left and right': ['left', 'right'] } as const;
+const SIDES = {
+  'top and bottom': ['top', 'bottom'],
+  'left and right': ['left', 'right'],
+  'all round': Array.from({ length: 12 }, (_, index) => `side ${index + 1}`),
+} as const;
 const STEP_OF = { mat: 'cut-mats', glazing: 'cut-glazing', board: 'cut-backing' } as const;
 
 /** Frames whose legs are cut from sticks of the books. */

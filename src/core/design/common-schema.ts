@@ -247,6 +247,8 @@ export const commonFields = {
     outside: sizeSchema.optional(),
     /** What of it that size is; its outside when absent. */
     outsideIs: z.enum(OUTSIDE_IS).optional(),
+    /** So many equal sides; four when absent. */
+    sides: z.int().min(3).max(12).optional(),
     /** Bought whole, with its glass and back: of the books, or of a size and a price. */
     readyMade: z
       .union([z.object({ code }), z.object({ given: readyMadeSchema }), z.object({ size: sizeSchema, price: amount })])

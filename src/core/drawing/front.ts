@@ -2,6 +2,8 @@
 import type { PieceKind, WindowHolds } from '../design/choices';
 import { BUILDS } from '../builds';
 import type { Moulding } from '../materials';
+import { FOUR } from '../builds/many-sided';
+import { polygonPoints } from '../sizing/polygon';
 import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
 import type { WorkedOut } from '../work-out';
 import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
@@ -101,10 +103,11 @@ const holed = (outer: readonly Point[], holes: readonly (readonly Point[])[]): P
 ];
 
 /** Mats over the artwork, the lowest first, each with its bevels; every window by its shape. */
-function mats({ sizes, resolved }: WorkedOut, edge: number, top: number): Shape[] {
+function mats(worked: WorkedOut, edge: number, top: number): Shape[] {
+  const { sizes, resolved } = worked;
   const { matted } = sizes;
   if (!matted) return [];
-  const pack = rectangle(edge, top, toMm(sizes.package.w), toMm(sizes.package.h));
+  const pack = packageOutline(worked, { x: edge, y: top, w: toMm(sizes.package.w), h: toMm(sizes.package.h) });
   const innermost = { x: edge + toMm(matted.border.left), y: top + toMm(matted.border.top) };
   const holeOf = (window: (typeof matted.windows)[number], back: Length): Point[] => {
     const size = { w: plus(window.w, times(back, 2)), h: plus(window.h, times(back, 2)) };
@@ -140,6 +143,36 @@ const centred = (inside: Box, size: Size): Box => {
   return { x: inside.x + (inside.w - w) / 2, y: inside.y + (inside.h - h) / 2, w, h };
 };
 
+/** The sides of a frame that has not four. */
+const sidesOf = ({ resolved: { design }, sizes }: WorkedOut): number | undefined =>
+  sizes.frames.length > 0 && design.frame.sides !== FOUR ? design.frame.sides : undefined;
+const around = ({ x, y, w, h }: Box, inner: number, sides: number): Point[] =>
+  polygonPoints(sides, inner).map(([px, py]): Point => [x + w / 2 + px, y + h / 2 + py]);
+/** The package as it is cut: square, or as many-sided as its frame. */
+function packageOutline(worked: WorkedOut, box: Box): Point[] {
+  const sides = sidesOf(worked);
+  return sides === undefined ? boxed(box) : around(box, Math.min(box.w, box.h) / 2, sides);
+}
+/** The legs of a frame of many sides between its outside and its sight, lit from the upper left. */
+function manySided(worked: WorkedOut, area: Box, sides: number): Shape[] {
+  const outer = worked.sizes.frames.at(-1)!;
+  const face = toMm(outer.moulding.faceWidth);
+  const inner = toMm(outer.sight.w) / 2 + face;
+  const middle: Point = [area.x + area.w / 2, area.y + area.h / 2];
+  const [out, within] = [around(area, inner, sides), around(area, inner - face, sides)];
+  return out.map((point, index): Shape => {
+    const next = (index + 1) % sides;
+    const [x, y] = [(point[0] + out[next]![0]) / 2 - middle[0], (point[1] + out[next]![1]) / 2 - middle[1]];
+    const light = -(x + y) / (inner * 1.5);
+    return {
+      kind: 'area',
+      points: [point, out[next]!, within[next]!, within[index]!],
+      fill: shade(outer.moulding.colour, 0.16 * light),
+      line: shade(outer.moulding.colour, -0.4),
+    };
+  });
+}
+
 /** What is drawn in a window that holds something else than the piece. */
 const WINDOW_KIND: Readonly<Partial<Record<WindowHolds, PieceKind>>> = {
   photograph: 'photograph',
@@ -154,7 +187,9 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
   const { ground: colour = '#efe7d2', groundOfMoulding, withoutShadow } = BUILDS[resolved.design.build];
   const { matted } = sizes;
   const ground = groundOfMoulding ? shade(resolved.moulding.colour, 0.25) : colour;
-  const under: Shape = { kind: 'area', points: boxed(area), fill: ground };
+  const under: Shape = { kind: 'area', points: packageOutline(worked, area), fill: ground };
+  // A picture of four sides would stand out behind a frame of more.
+  if (!matted && sidesOf(worked) !== undefined) return [under];
   if (!matted) {
     const piece = centred(area, sizes.piece.larger);
     const floats = piece.w < area.w - 0.5 || piece.h < area.h - 0.5;
@@ -203,7 +238,13 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   const outer = sizes.frames.at(-1);
   const face = outer ? (w - toMm(outer.sight.w)) / 2 : Math.max(w, h) * 0.02;
   const margin = withDimensions ? Math.max(w, h) * 0.115 : face * 0.4;
-  const area = outer?.inside ? centred(whole, outer.inside) : centred(whole, sizes.package);
+  const many = sidesOf(worked);
+  const square = outer?.inside ? centred(whole, outer.inside) : centred(whole, sizes.package);
+  // With an odd number of sides the middle lies below that of its height.
+  const area =
+    many && outer
+      ? { ...square, y: square.y + h / 2 - toMm(outer.sight.h) / 2 - toMm(outer.moulding.faceWidth) }
+      : square;
   const drop = face * 0.16;
   const lip: Shape[] = [
     {
@@ -240,11 +281,11 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
     return mitred(box.x, box.y, box.w, box.h, (box.w - toMm(frame.sight.w)) / 2, frame.moulding);
   });
   const shapes = [
-    ...wall,
+    ...(many === undefined ? wall : []),
     ...pieces(worked, area),
     ...mats(worked, area.x, area.y),
-    ...(outer ? lip : []),
-    ...rings,
+    ...(outer && many === undefined ? lip : []),
+    ...(many === undefined ? rings : manySided(worked, area, many)),
     ...(withDimensions ? dimensions(outside, margin * 0.42) : []),
   ];
   const [left, above] = [margin, margin * 0.35];

@@ -2,11 +2,13 @@
 import { hooksOrRings } from '../parts/hanging';
 import { wantedOutside, widening, woodLeft } from '../sizing/match';
 import { grow, length, times } from '../units/length';
+import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
 import type { Has } from './has';
 import { type Line, big, line, sized } from './line';
 
-const CORNERS = 4;
+/** Corners of the frame. */
+const cornersOf = ({ design }: Has) => design.frame.sides ?? FOUR;
 /** A rabbet that was widened leaves too little wood for wedges or points: brackets instead. */
 export function woodIsThin({ worked, design, settings }: Has): boolean {
   const outer = worked.sizes.frames.at(-1);
@@ -33,12 +35,12 @@ export function joinLines(has: Has): Line[] {
       ? [
           line(
             'glue-and-wedges',
-            { count: wedge.count! / CORNERS, size: wedge.size ?? 0, all: wedge.count! },
+            { count: wedge.count! / cornersOf(has), size: wedge.size ?? 0, all: wedge.count! },
             { of: ['cut legs'] },
           ),
         ]
       : practice.corner === 'splines'
-        ? [line('splines', { count: has.count('spline') / CORNERS }, { of: ['cut legs'] })]
+        ? [line('splines', { count: has.count('spline') / cornersOf(has) }, { of: ['cut legs'] })]
         : practice.corner === 'screws and braces'
           ? [line('screws-and-braces', {}, { of: ['cut legs'] })]
           : [line('glue-alone', {}, { of: ['cut legs'] })]),

@@ -27,6 +27,7 @@ export type LineCode =
   // Cutting.
   | 'cut-legs'
   | 'mitre'
+  | 'cut-to-shape'
   | 'widen-rabbet'
   | 'base-and-lip'
   | 'cut-mat'

@@ -1,6 +1,8 @@
 /** What is taken, and cut: legs, mats with their windows, panes, boards, strips. Source: handbook, sizes, builds. */
 import type { CutLayer, Window } from '../builds/build';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
+import { FOUR } from '../builds/many-sided';
+import { timesTangent } from '../sizing/polygon';
 import { wantedOutside, woodLeft, widening } from '../sizing/match';
 import { markingOut } from '../sizing/mats';
 import { type Length, grow, nearestSmaller, plus, size, times } from '../units/length';
@@ -105,7 +107,8 @@ export function legLines(has: Has): Line[] {
         ),
       );
   }
-  if (legs.length > 0) lines.push(line('mitre', { degrees: 45 }, { of: ['cut legs'] }));
+  if (legs.length > 0) lines.push(line('mitre', { degrees: legs[0]!.mitre }, { of: ['cut legs'] }));
+  lines.push(...shapeLines(has));
   const outer = worked.sizes.frames.at(-1);
   const wanted = outer && wantedOutside(design.frame, outer.moulding);
   if (wanted && outer?.rabbet && has.framed)
@@ -125,6 +128,14 @@ export function legLines(has: Has): Line[] {
         );
     }
   return lines;
+}
+
+/** A frame of other than four sides: boards and glass are cut square, then to its shape. */
+function shapeLines({ worked, design, framed }: Has): Line[] {
+  const { sides } = design.frame;
+  if (!sides || sides === FOUR || !framed || !worked.sizes.rabbet) return [];
+  const { w } = worked.sizes.package;
+  return [line('cut-to-shape', { sides, flats: w, side: timesTangent(w, sides) }, { of: ['frame'] })];
 }
 
 /** Where a window lies on the mat it is cut in, from the mat's own edges, and how large it is cut. */

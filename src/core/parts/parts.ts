@@ -2,6 +2,7 @@
 import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
 import { BUILDS, mountOf } from '../builds';
+import { FOUR, bladeFor } from '../builds/many-sided';
 import { cutInto, isHinged } from '../builds/matting';
 import type { Design } from '../design/design';
 import type { Settings } from '../settings';
@@ -34,7 +35,8 @@ export interface LegPart extends Leg {
   readonly frame: number;
   /** Code of the moulding it is cut from. */
   readonly code: string;
-  readonly mitre: 45;
+  /** The blade's setting from square, in degrees. */
+  readonly mitre: number;
 }
 export interface StripPart {
   readonly kind: 'strip';
@@ -79,7 +81,13 @@ export function partsOf(
   const practice = practiceOf(settings.practice, design.practice);
   const step = settings.cuttingStep;
   const legs = laid.frames.flatMap(({ legs: list, moulding }, frame) =>
-    list.map((leg): LegPart => ({ kind: 'leg', ...leg, frame, code: moulding.code, mitre: 45 })),
+    list.map((leg): LegPart => ({
+      kind: 'leg',
+      ...leg,
+      frame,
+      code: moulding.code,
+      mitre: bladeFor(laid.sides ?? FOUR),
+    })),
   );
   const flat = laid.layers.flatMap((layer): FlatPart[] => {
     if (!layer.size || layer.comes) return [];
@@ -164,6 +172,7 @@ export function hardwareOf(
   const { settings } = job;
   const practice = practiceOf(settings.practice, job.design.practice);
   const frame = laid.frames.at(-1);
+  const corners = laid.sides ?? FOUR;
   const pack = laid.package;
   const panes = laid.layers.filter((layer) => layer.part === 'glazing' || layer.part === 'pane').length;
   const metal = laid.pairs !== undefined;
@@ -189,13 +198,13 @@ export function hardwareOf(
     );
   return [
     ...(joint && joint.wedge && practice.corner === 'glue and wedges'
-      ? [{ item: 'wedge', count: 4 * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
+      ? [{ item: 'wedge', count: corners * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
       : []),
-    ...(joint && joint.braces ? [{ item: 'corner brace', count: 4 } as const] : []),
+    ...(joint && joint.braces ? [{ item: 'corner brace', count: corners } as const] : []),
     ...(scope.closed && laid.held === 'points' && !tabs
       ? [{ item: FASTENERS[practice.fasteners], count: points } as const]
       : []),
-    ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: 4 } as const] : []),
+    ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: corners } as const] : []),
     ...(scope.closed && laid.held === 'points' && tabs
       ? [{ item: 'tab', count: tabsRound(pack, settings) } as const]
       : []),

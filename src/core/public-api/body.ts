@@ -195,6 +195,7 @@ const common = {
       outside: sizeField.optional().describe('same outside size as another frame'),
       sight: sizeField.optional().describe('a frame of which so much is seen inside, in place of `outside`'),
       rabbet: sizeField.optional().describe('a frame with a rabbet of this size, in place of `outside`'),
+      sides: z.int().min(3).max(12).optional().describe('equal sides; four when absent'),
       readyMade: z
         .union([code, z.strictObject({ size: sizeField, price: minor })])
         .optional()

@@ -1,5 +1,6 @@
 /** The parts of a design as an open request gives them: piece, mats, glazing, boards, frame and hanging. */
 import type { Build } from '../builds/build';
+import { FOUR } from '../builds/many-sided';
 import type { Design } from '../design/design';
 import type { Backing, Glazing, Moulding } from '../materials';
 import type { Settings } from '../settings';
@@ -154,6 +155,7 @@ export function frameOf(
     ...(liners ? { inner: liners } : {}),
     ...wishedOf(frame, reader),
     ...readyMadeOf(frame, reader),
+    ...(frame?.sides && frame.sides !== FOUR ? { sides: frame.sides } : {}),
   };
 }
 

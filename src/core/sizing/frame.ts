@@ -11,7 +11,7 @@ export interface Leg {
   readonly of: 'frame' | 'liner' | 'fillet' | 'base' | 'lip' | 'pair';
   readonly name: string;
   readonly count: number;
-  readonly side: 'top and bottom' | 'left and right';
+  readonly side: 'top and bottom' | 'left and right' | 'all round';
   readonly longPoint: Length;
   readonly rabbetLength: Length | undefined;
   readonly shortPoint: Length;

@@ -90,6 +90,15 @@ export function polygon(given: PolygonGiven, log: WorkingsLog): Outcome<Polygon>
   return good({ sides, blade: 180 / sides, side, longPoint, shortPoint, lengthCharged });
 }
 
+/** The corners of a regular polygon that stands on one of its sides, round the middle, y downwards; `inner` is the radius of its inscribed circle. */
+export function polygonPoints(sides: number, inner: number): [x: number, y: number][] {
+  const outer = inner / Math.cos(Math.PI / sides);
+  return Array.from({ length: sides }, (_, index): [number, number] => {
+    const angle = Math.PI / 2 + (Math.PI / sides) * (2 * index + 1);
+    return [outer * Math.cos(angle), outer * Math.sin(angle)];
+  });
+}
+
 export interface SawError {
   /** Degrees the last corner is out when every cut errs the same way. */
   readonly closes: number;

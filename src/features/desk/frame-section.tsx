@@ -3,6 +3,8 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { BUILDS } from '@/core/builds';
+import { FOUR } from '@/core/builds/many-sided';
+import { SIDES } from '@/core/sizing/polygon';
 import type { Design } from '@/core/design/design';
 import { FINISHES, OUTSIDE_IS } from '@/core/design/choices';
 import { issue } from '@/core/issue';
@@ -12,9 +14,11 @@ import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { finishName } from '@/words/builds';
 import { SECTION } from '@/words/screens/desk';
 import styles from './desk.module.css';
-import { FromList, Measure, TextField, Toggle } from './inputs';
+import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { MouldingChoice } from './moulding-choice';
 import { type SectionProps, codeOf } from './section-props';
+
+const SIDE_COUNTS = Array.from({ length: SIDES.most - SIDES.least + 1 }, (_, index) => SIDES.least + index);
 
 /** Bought whole: one of the books, or any of a size and a price. */
 const OTHER = 'another';
@@ -170,6 +174,13 @@ export function FrameSection(props: SectionProps) {
             onChange={(code) =>
               desk.put(['frame', 'inner'], code && [{ moulding: { code }, allowance: frame.allowance }])
             }
+          />
+          <Choose
+            label={SECTION.sides}
+            name="frame.sides"
+            value={String(frame.sides ?? FOUR)}
+            options={SIDE_COUNTS.map((sides) => ({ code: String(sides), name: SECTION.sidesOf(sides) }))}
+            onChange={(sides) => desk.put(['frame', 'sides'], Number(sides) === FOUR ? undefined : Number(sides))}
           />
           <Wished {...props} />
           <SameOutside {...props} />

@@ -29,6 +29,9 @@ export const DESIGN: Sentences<DesignIssue> = {
   'strip-too-wide': ({ len }) => `Two strips of ${len('strip')} fill the whole piece.`,
   'package-none': () => 'Nothing is left of the package with these figures.',
   'bars-too-wide': ({ len }) => `Bars ${len('bar')} wide meet in the middle of this canvas.`,
+  'sides-not-here': () => 'Other than four sides go round a package in a rabbet of wood, without a liner.',
+  'sides-not-square': ({ f }) =>
+    `${f.sides} equal sides go round a package that is as wide as high. Make the border fit one.`,
   'ready-made-small': ({ len }) =>
     `The frame takes ${len('frameW')} × ${len('frameH')}; the package is ${len('w')} × ${len('h')}.`,
   'ready-made-not-here': () => 'A ready-made frame goes round a package in a rabbet, without a liner.',

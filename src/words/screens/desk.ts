@@ -157,6 +157,8 @@ export const SECTION = {
   linerInsideIt: 'Liner inside it',
   noLiner: 'No liner',
   noFrame: 'No frame: it hangs as it is.',
+  sides: 'Sides of the frame',
+  sidesOf: (sides: number) => (sides === 4 ? 'Four, as usual' : `${sides} equal sides`),
   readyMade: 'Made here, or bought whole',
   madeHere: 'Made here',
   anotherReadyMade: 'Another ready-made frame',
