@@ -3,6 +3,7 @@ import type { WorkedOut } from '@/core/work-out';
 
 const STEPS: Record<string, string> = {
   'materials-here': 'Materials here',
+  'make-moulding': 'Make the moulding',
   'cut-legs': 'Cut the legs',
   join: 'Dry fit and join',
   finish: 'Finish by hand',
@@ -23,6 +24,7 @@ const STEPS: Record<string, string> = {
 /** What is said on the button that ends the step. */
 const DONE: Record<string, string> = {
   'materials-here': 'All here',
+  'make-moulding': 'Moulding made',
   'cut-legs': 'Legs cut',
   join: 'Joined',
   finish: 'Finished',
@@ -65,6 +67,8 @@ const STATES: Record<string, string> = {
 const POINTS: Record<string, string> = {
   'finish-batch': 'One finish batch',
   'defects-marked': 'Dents and scratches marked',
+  'strips-alike': 'Strips alike, edges true',
+  'rebate-tried': 'Rebate tried with a scrap',
   'no-defect': 'No dent or scratch in a leg',
   'long-points-equal': 'Equal legs, back to back',
   'mitres-paired': 'Mitres a true pair, rabbet inside',
@@ -109,6 +113,8 @@ const POINTS: Record<string, string> = {
   'weight-in-rating': 'Weight within the rings’ rating',
 };
 const SAFETY: Record<string, string> = {
+  'make-moulding':
+    'Guards, riving knife and push sticks; eyes and ears covered; extraction on. Unplug before the blade is changed.',
   'cut-legs': 'Guard down, hands clear of the blade. Unplug before setting the angle.',
   join: 'Depressurise the nailer before clearing it. Keep fingers off the corner.',
   'cut-mats': 'Fresh blade: keep the other hand behind the cut.',

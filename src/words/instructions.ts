@@ -72,6 +72,15 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   plate: ({ f, size }) => `Plate ${size()}${f.text ? `, engraved “${f.text}”` : ', without a text yet'}.`,
   'cut-to-shape': ({ f, len }) =>
     `${f.sides} equal sides: mats, boards and glass are cut square first, then to ${f.sides} sides of ${len('side')}, ${len('flats')} across.`,
+  'rip-strips': ({ f, len }) =>
+    `Rip from ${f.from === 'sheet' ? 'the sheet' : 'boards'}: ${f.strips} × ${len('width')} wide, ${len('thick')} thick, ${len('length')} of each; a cut takes ${len('kerf')}.`,
+  'glue-up': ({ f, len }) => `Glue ${f.strips} strips up to ${len('height')}, clamped flat, edges flush.`,
+  rebate: ({ f, len }) =>
+    `Rebate ${len('width')} wide, ${len('depth')} deep, in ${f.passes === 1 ? 'one pass' : `${f.passes} passes`}; try it with a scrap of the package.`,
+  'rough-legs': ({ f, len }) => `Cut ${f.count} rough to ${len('length')}.`,
+  'finish-when': ({ f }) =>
+    f.when === 'before' ? 'Coat it before it is mitred, sanded between coats.' : 'It is coated after joining.',
+  'rest-to-rack': () => 'What is left over goes on the rack with its moulding’s code.',
   'own-tabs': () => 'Its own tabs close it: turn them down all round.',
   'take-sections': ({ f, size }) => `${f.name} (${f.code}): a pair for each side, package ${size()}.`,
   'take-sheet': ({ f }) => `${partName(String(f.part)).replace(/^./, (first) => first.toUpperCase())}: ${f.name}.`,

@@ -16,6 +16,7 @@ const frame = (id: string, w: number, h: number, inside: Size) => ({
   ticket: id,
   moulding: 'M',
   inside,
+  mitre: 45,
   legs: [w, w, h, h].map((length, at) => ({ id: `${id}-${at}`, side: 'top' as const, length: mm(length) })),
 });
 const bar = (source: string, offcut: number, legs: readonly string[]) => ({

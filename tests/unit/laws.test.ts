@@ -183,6 +183,12 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
     from: (design) => ({ ...design, frame: { ...design.frame, outside: { w: mm(2000), h: mm(2000) } } }),
     to: (design) => ({ ...design, frame: { ...design.frame, outsideIs: 'sight' } }),
   },
+  'frame.shopMade': {
+    to: (design) => ({
+      ...design,
+      frame: { ...design.frame, shopMade: { from: 'boards', strips: 2, passes: 3, finish: 'after' } },
+    }),
+  },
   'frame.sides': {
     from: (design) => ({
       ...design,
@@ -269,6 +275,8 @@ const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean
   'frame.inner': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outside': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outsideIs': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
+  'frame.shopMade': (build) =>
+    BUILDS[build].walled === true || BUILDS[build].keepsFrame === true || BUILDS[build].metalOnly === true,
   'frame.sides': (build) =>
     BUILDS[build].walled === true || BUILDS[build].keepsFrame === true || BUILDS[build].metalOnly === true,
   'frame.readyMade': (build) =>

@@ -3,15 +3,17 @@ import { describe, expect, it } from 'vitest';
 import type { Design } from '@/core/design/design';
 import { frontScene } from '@/core/drawing/front';
 import { wantedOf } from '@/core/cutting/demand';
+import { requestsFor } from '@/core/cutting/plan-request';
 import { instructionsOf } from '@/core/instructions/instructions';
 import { STEPS } from '@/core/route/steps';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import { sayLine } from '@/words/instructions';
-import { exampleDesign, shop } from '../shop';
+import { exampleDesign, shop, shopView } from '../shop';
 
 const context = shop();
+const { lists } = shopView;
 const example = exampleDesign();
 const round = (sides: number | undefined, over: Partial<Design> = {}): Design => ({
   ...example,
@@ -89,6 +91,22 @@ describe('a frame of many sides', () => {
     expect(said).toContain('Mitre 30°.');
     expect(said.some((text) => /^6 equal sides: .* then to 6 sides of /.test(text))).toBe(true);
     expect(said.join(' ')).toMatch(/6 legs, all round|6 × |6 legs/);
+  });
+
+  it('takes more of the stick at a steeper mitre, never less than the usual frame beside it (R51)', () => {
+    const kerf = (...sides: (number | undefined)[]) => {
+      const wanted = sides.map((count, index) => wantedOf(works(round(count)), `${index}-1`, new Set(STEPS)));
+      const all = {
+        frames: wanted.flatMap(({ frames }) => frames),
+        parts: [],
+        beside: [],
+      };
+      return requestsFor(all, [], lists, context.settings).sticks.kerf;
+    };
+    const straight = context.settings.cutting.kerf / 320;
+    expect(kerf(undefined)).toBeCloseTo(straight * Math.SQRT2, 2);
+    expect(kerf(8)).toBeCloseTo(straight * Math.SQRT2, 2);
+    expect(kerf(8, 3)).toBeCloseTo(straight * 2, 2);
   });
 
   it('is refused round what is not as wide as high, without a rabbet, with a liner', () => {

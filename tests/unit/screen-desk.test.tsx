@@ -8,7 +8,7 @@ import { newDraft } from '@/features/desk/draft';
 import { dayOf } from '@/server/clock';
 import { keptDraft } from '@/server/drafts';
 import { shopView } from '@/server/views';
-import { button, dialog, field, press, sent, shopOfFile, show, type, went } from '../screens';
+import { button, choose, dialog, field, press, sent, shopOfFile, show, type, went } from '../screens';
 import { stockedDesign } from '../stocked';
 
 const shop = shopOfFile();
@@ -272,5 +272,67 @@ describe('what was typed is kept', () => {
     });
     const mine = await keptDraft(shop().app.viewer(), 'new');
     expect(mine!.draft.pieces[0]!.design.piece.width / 32512).toBeCloseTo(17.5 / 4);
+  });
+});
+
+describe('the frame at the desk', () => {
+  const open = async (section: string) => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '8');
+    type('Height', '10');
+    fireEvent.click(await screen.findByRole('button', { name: new RegExp(`^\\d ?${section}`) }));
+  };
+
+  it('is bought whole: the mat is cut to it, and its moulding is not asked for', async () => {
+    await open('Frame');
+    await screen.findByText('The moulding comes');
+    await choose('Made here, or bought whole', 'Ready-made 11 × 14, oak');
+    await waitFor(() => expect(line('Package')).toContain('11 × 14'));
+    expect(screen.queryByText('The moulding comes')).toBeNull();
+    expect(line('Ready-made frame')).toContain('28.00');
+  });
+
+  it('is of a size that is wished, by what is seen inside, and the mat can be cut to it', async () => {
+    await open('Frame');
+    fireEvent.click(await screen.findByRole('button', { name: 'A frame of a given size' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Seen inside' }));
+    type('Wished width', '11');
+    type('Wished height', '14');
+    await waitFor(() => expect(line('Sight')).toContain('11 × 14'));
+    press('Mat to this frame');
+    await waitFor(() => expect(line('Sight')).toContain('11 × 14'));
+    expect(line('Package')).not.toContain('13 ×');
+  });
+
+  it('is made here, of strips that are glued up', async () => {
+    await open('Frame');
+    await choose('The moulding comes', 'Made here from boards');
+    await choose('Strips glued up', '3');
+    await waitFor(() => expect(screen.getByRole('combobox', { name: 'Strips glued up' }).textContent).toContain('3'));
+    expect(screen.getByRole('combobox', { name: 'Coated' }).textContent).toContain('Not coated');
+  });
+});
+
+describe('several windows at the desk', () => {
+  it('hold what is chosen; a plate has its text and its price; laid freely each has its place', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '5');
+    type('Height', '7');
+    fireEvent.click(await screen.findByRole('button', { name: /^\d ?Mat/ }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Several windows' }));
+    await screen.findByRole('combobox', { name: 'In window 1' });
+    press('A title plate');
+    type('Text on it', 'Regatta 1931');
+    await waitFor(() => expect(line('Title plate with its text')).toContain('28.00'));
+    expect(screen.queryByLabelText('Left')).toBeNull();
+    press('Freely');
+    await waitFor(() => expect(screen.getAllByLabelText('Left')).toHaveLength(3));
+    expect(screen.getAllByLabelText<HTMLInputElement>('Left').map((one) => one.value)).toEqual([
+      '0',
+      '5 3/4',
+      '11 1/2',
+    ]);
   });
 });

@@ -15,6 +15,8 @@ export interface WantedFrame {
   readonly id: string;
   readonly ticket: string;
   readonly moulding: string;
+  /** The blade's setting from square, in degrees. */
+  readonly mitre: number;
   readonly legs: readonly WantedLeg[];
   /** What goes into it: a frame of a standard size can be bought ready made. */
   readonly inside?: Size;
@@ -76,13 +78,14 @@ function besideOf(
   ticket: string,
   open: ReadonlySet<StepKey>,
   codes: readonly string[],
+  madeHere: boolean,
 ): WantedBeside[] {
   return parts.flatMap((part, index): WantedBeside[] => {
     const step = cutAt(part);
     if (!open.has(step) || step === 'back-and-hang') return [];
     const id = `${ticket} beside ${index + 1}`;
     if (part.kind === 'leg')
-      return CUT_FROM_STICKS.has(part.of)
+      return CUT_FROM_STICKS.has(part.of) && !(madeHere && part.of === 'frame')
         ? []
         : [{ id, ticket, part: part.of, name: part.name, count: part.count, length: part.cut.longPoint }];
     const { name, count } = part;
@@ -97,15 +100,17 @@ function besideOf(
 /** What a job still needs from stick and sheet: of the steps that are open, what is cut from the books' materials. */
 export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, open: ReadonlySet<StepKey>): Wanted {
   const { resolved, parts } = worked;
+  const madeHere = resolved.design.frame.shopMade !== undefined;
   const frames = new Map<number, WantedFrame & { legs: WantedLeg[] }>();
   const named = new Map<string, number>();
   if (open.has('cut-legs'))
     for (const part of parts) {
-      if (part.kind !== 'leg' || !CUT_FROM_STICKS.has(part.of)) continue;
+      if (part.kind !== 'leg' || !CUT_FROM_STICKS.has(part.of) || (madeHere && part.of === 'frame')) continue;
       const frame = frames.get(part.frame) ?? {
         id: idOfFrame(ticket, part.of, named),
         ticket,
         moulding: part.code,
+        mitre: part.mitre,
         legs: [],
         ...(part.of === 'frame' ? { inside: worked.sizes.package } : {}),
       };
@@ -153,5 +158,5 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
     }
   }
   const codes = sheets.flatMap((sheet) => sheet.codes);
-  return { frames: [...frames.values()], parts: flat, beside: besideOf(parts, ticket, open, codes) };
+  return { frames: [...frames.values()], parts: flat, beside: besideOf(parts, ticket, open, codes, madeHere) };
 }

@@ -43,6 +43,7 @@ const BATCH_CENTS = 400;
 export const UNMADE_CENTS = 1_000_000;
 
 export const stickMm = (moulding: Moulding): number => (moulding.stick ? toMm(moulding.stick) : USUAL_STICK_MM);
+const SQUARE_MITRE = 45;
 const FOOT_MM = 304.8;
 /** Cents for a millimetre of moulding. */
 export const centsPerMm = ({ cost }: Moulding): number =>
@@ -116,11 +117,13 @@ export function requestsFor(
         ],
       };
     });
+  // One cut for the whole plan: as the steepest of its mitres takes it.
+  const steepest = Math.max(SQUARE_MITRE, ...frames.map(({ mitre }) => mitre));
   const money = { offcutValue: cutting.offcutValue, unmadePenalty: UNMADE_CENTS, seed };
   return {
     sticks: {
       // Along the stick a cut takes more than the blade is wide (R51).
-      kerf: Math.round((toMm(cutting.kerf) / Math.cos(Math.PI / 4)) * 1000) / 1000,
+      kerf: Math.round((toMm(cutting.kerf) / Math.cos((steepest * Math.PI) / 180)) * 1000) / 1000,
       endTrim: toMm(endTrim),
       minOffcut: toMm(cutting.minStick),
       batchPenalty: BATCH_CENTS,

@@ -30,6 +30,8 @@ export type OutsideIs = (typeof OUTSIDE_IS)[number];
 /** What lies in one of several windows; the piece itself where nothing is said. */
 export const WINDOW_HOLDS = ['piece', 'photograph', 'plate', 'cloth'] as const;
 export type WindowHolds = (typeof WINDOW_HOLDS)[number];
+export const MADE_FROM = ['boards', 'sheet'] as const;
+export const FINISHED_WHEN = ['before', 'after'] as const;
 export const FIT_HOWS = ['centred', 'bottom-heavy', 'optical'] as const;
 export type FitHow = (typeof FIT_HOWS)[number];
 export const MAT_STYLES = ['bevel', 'reverse', 'turned'] as const;

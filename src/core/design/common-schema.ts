@@ -17,8 +17,10 @@ import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length } from '../units/length';
 import { MOST_MONEY } from '../units/money';
 import {
+  FINISHED_WHEN,
   FINISHES,
   FIT_HOWS,
+  MADE_FROM,
   MAT_STYLES,
   MOUNTS,
   OUTSIDE_IS,
@@ -249,6 +251,16 @@ export const commonFields = {
     outsideIs: z.enum(OUTSIDE_IS).optional(),
     /** So many equal sides; four when absent. */
     sides: z.int().min(3).max(12).optional(),
+    /** The moulding is made here: of boards or a sheet, so many strips glued up, the rebate in so many passes. */
+    shopMade: z
+      .object({
+        from: z.enum(MADE_FROM),
+        strips: z.int().min(1).max(6),
+        passes: z.int().min(1).max(12),
+        /** Finished before it is cut, or after joining; not at all when absent. */
+        finish: z.enum(FINISHED_WHEN).optional(),
+      })
+      .optional(),
     /** Bought whole, with its glass and back: of the books, or of a size and a price. */
     readyMade: z
       .union([z.object({ code }), z.object({ given: readyMadeSchema }), z.object({ size: sizeSchema, price: amount })])

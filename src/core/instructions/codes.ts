@@ -27,6 +27,12 @@ export type LineCode =
   // Cutting.
   | 'cut-legs'
   | 'mitre'
+  | 'rip-strips'
+  | 'glue-up'
+  | 'rebate'
+  | 'rough-legs'
+  | 'finish-when'
+  | 'rest-to-rack'
   | 'cut-to-shape'
   | 'widen-rabbet'
   | 'base-and-lip'

@@ -12,6 +12,7 @@ import type { WorkedOut } from '../work-out';
 import { boardLines, glassLines, legLines, matLines, materialLines, pieceLines, stripLines } from './cutting';
 import { finishLines, fitLines, hangLines, installLines, joinLines, mountLines, packLines } from './closing';
 import { Has } from './has';
+import { makeLines } from './making';
 import type { Line } from './line';
 import { lookAtOf, mustTick } from './points';
 
@@ -27,6 +28,7 @@ export interface StepInstructions {
 
 const LINES: Partial<Record<StepKey, (has: Has) => Line[]>> = {
   'materials-here': (has) => [...pieceLines(has), ...materialLines(has)],
+  'make-moulding': makeLines,
   'cut-legs': legLines,
   join: joinLines,
   finish: finishLines,

@@ -3,8 +3,10 @@ import { z } from 'zod';
 import { BUILD_CODES, BUILDS } from '../builds';
 import type { Field } from '../builds/fields';
 import {
+  FINISHED_WHEN,
   FINISHES,
   FIT_HOWS,
+  MADE_FROM,
   MAT_STYLES,
   MOUNTS,
   PANEL_MATERIALS,
@@ -196,6 +198,15 @@ const common = {
       sight: sizeField.optional().describe('a frame of which so much is seen inside, in place of `outside`'),
       rabbet: sizeField.optional().describe('a frame with a rabbet of this size, in place of `outside`'),
       sides: z.int().min(3).max(12).optional().describe('equal sides; four when absent'),
+      shopMade: z
+        .strictObject({
+          from: z.enum(MADE_FROM),
+          strips: z.int().min(1).max(6).default(1),
+          passes: z.int().min(1).max(12).default(1),
+          finish: z.enum(FINISHED_WHEN).optional(),
+        })
+        .optional()
+        .describe('the moulding is made in the shop'),
       readyMade: z
         .union([code, z.strictObject({ size: sizeField, price: minor })])
         .optional()

@@ -155,6 +155,7 @@ export function frameOf(
     ...(liners ? { inner: liners } : {}),
     ...wishedOf(frame, reader),
     ...readyMadeOf(frame, reader),
+    ...(frame?.shopMade ? { shopMade: frame.shopMade } : {}),
     ...(frame?.sides && frame.sides !== FOUR ? { sides: frame.sides } : {}),
   };
 }

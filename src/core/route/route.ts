@@ -6,7 +6,7 @@ import type { Scoped } from '../jobs/scope';
 import { practiceOf } from '../parts/practice';
 import type { Sizes } from '../sizes';
 import { UNITS_PER_INCH } from '../units/length';
-import { STEPS, STEP_RULES, type StepKey, type StepRule, type Station } from './steps';
+import { STEPS, STEP_RULES, type StepKey, type StepRule, type Station, type Wait } from './steps';
 
 export interface RouteStep {
   readonly step: StepKey;
@@ -18,6 +18,13 @@ export interface RouteStep {
 
 /** Beyond glue and wedges, which the usual minutes have in them. */
 const JOINT_MINUTES = { 'glue and wedges': 0, glue: -2, splines: 12, 'screws and braces': 6 } as const;
+
+/** Each strip that is ripped, each pass of the rebate. */
+const STRIP_MINUTES = 6;
+const PASS_MINUTES = 2;
+/** A finish before it is cut dries longer than glue cures. */
+const madeWaits = (made: Design['frame']['shopMade']): Wait | undefined =>
+  made?.finish === 'before' ? 'dry' : made && made.strips > 1 ? 'glue cure' : undefined;
 
 const BIG = 40 * UNITS_PER_INCH;
 const MORE = 10 * UNITS_PER_INCH;
@@ -33,9 +40,14 @@ function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): 
   const closes = assembled && laid.frames.length > 0 && (scope.frame || scope.closed);
   const only: Partial<Record<StepKey, boolean>> = {
     // Metal sections come cut to length and are screwed together when they are fitted.
+    'make-moulding': framed && !bought && !metal && design.frame.shopMade !== undefined,
     'cut-legs': framed && !bought && (!metal || hasLegs),
     join: framed && assembled && !bought && (!metal || hasLegs),
-    finish: framed && !metal && !bought && ['raw wood', 'raw mdf', 'lacquer'].includes(design.finish ?? ''),
+    finish:
+      framed &&
+      !metal &&
+      !bought &&
+      (['raw wood', 'raw mdf', 'lacquer'].includes(design.finish ?? '') || design.frame.shopMade?.finish === 'after'),
     'cut-mats': laid.matted !== undefined,
     'cut-glazing': has('glazing', 'pane', 'mirror'),
     'cut-backing': has('backing'),
@@ -59,20 +71,22 @@ export function routeOf(job: ResolvedPiece<Design>, sizes: Sizes, laid: LayUp, s
   const steps = Math.max(0, Math.ceil((sizes.unitedSize - BIG) / MORE));
   const layers = Math.max(1, sizes.matted?.layers.length ?? 1) + (sizes.matted?.windows.length ?? 1) - 1;
   const work = BUILDS[design.build].work ?? {};
+  const made = design.frame.shopMade;
   return STEPS.filter(wanted(laid, scope, job)).map((step) => {
     const { station, minutes, waits } = STEP_RULES[step];
     const extra =
       (minutes.layer ?? 0) * (layers - 1) +
       (minutes.size ?? 0) * steps +
       (work[step] ?? 0) +
-      (step === 'join' ? JOINT_MINUTES[practice.corner] : 0);
+      (step === 'join' ? JOINT_MINUTES[practice.corner] : 0) +
+      (step === 'make-moulding' && made ? STRIP_MINUTES * made.strips + PASS_MINUTES * made.passes : 0);
     const at = {
       'glue cure': practice.mitres !== 'at once',
       dry: true,
       // Cloth is ironed here and goes on at once; only what is bonded lies in the press.
       press: mountOf(design) === 'dry mount',
     };
-    const rests = waits && at[waits] ? waits : undefined;
+    const rests = step === 'make-moulding' ? madeWaits(made) : waits && at[waits] ? waits : undefined;
     return { step, station, minutes: minutes.base + extra, ...(rests ? { waits: rests } : {}) };
   });
 }

@@ -15,6 +15,7 @@ export const STATIONS = [
 export type Station = (typeof STATIONS)[number];
 export const STEPS = [
   'materials-here',
+  'make-moulding',
   'cut-legs',
   'join',
   'finish',
@@ -51,9 +52,16 @@ export interface StepRule {
 
 export const STEP_RULES: Readonly<Record<StepKey, StepRule>> = {
   'materials-here': { station: 'store', needs: [], minutes: { base: 0 }, lookAt: ['finish-batch', 'defects-marked'] },
-  'cut-legs': {
+  'make-moulding': {
     station: 'saw',
     needs: ['materials-here'],
+    minutes: { base: 25 },
+    lookAt: ['strips-alike', 'rebate-tried'],
+    waits: 'glue cure',
+  },
+  'cut-legs': {
+    station: 'saw',
+    needs: ['make-moulding'],
     minutes: { base: 9, size: 1 },
     lookAt: ['no-defect', 'long-points-equal', 'mitres-paired', 'edges-coloured'],
   },

@@ -6,7 +6,7 @@ import { BUILDS } from '@/core/builds';
 import { FOUR } from '@/core/builds/many-sided';
 import { SIDES } from '@/core/sizing/polygon';
 import type { Design } from '@/core/design/design';
-import { FINISHES, OUTSIDE_IS } from '@/core/design/choices';
+import { FINISHED_WHEN, FINISHES, MADE_FROM, OUTSIDE_IS } from '@/core/design/choices';
 import { issue } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
 import { type Length, times } from '@/core/units/length';
@@ -83,6 +83,53 @@ function Price({ price, onPrice }: { price: Money; onPrice: (price: Money) => vo
         if (amount !== undefined && amount !== price) onPrice(amount);
       }}
     />
+  );
+}
+
+/** Of boards or a sheet, with the strips, the passes of the rebate, and when it is finished. */
+function ShopMade({ piece, desk }: SectionProps) {
+  const { shopMade } = piece.design.frame;
+  const put = (more: Partial<NonNullable<typeof shopMade>>) =>
+    desk.put(['frame', 'shopMade'], { from: 'boards', strips: 1, passes: 1, ...shopMade, ...more });
+  const counts = (most: number) =>
+    Array.from({ length: most }, (_, index) => ({ code: `${index + 1}`, name: `${index + 1}` }));
+  return (
+    <>
+      <FromList
+        label={SECTION.mouldingFrom}
+        none={SECTION.fromTheRack}
+        value={shopMade?.from}
+        options={MADE_FROM.map((code) => ({ code, name: SECTION.madeFrom[code] }))}
+        onChange={(from) =>
+          from ? put({ from: from as (typeof MADE_FROM)[number] }) : desk.put(['frame', 'shopMade'], undefined)
+        }
+      />
+      {shopMade && (
+        <div className={styles.pair}>
+          <Choose
+            label={SECTION.stripsGlued}
+            name="frame.shopMade.strips"
+            value={String(shopMade.strips)}
+            options={counts(6)}
+            onChange={(strips) => put({ strips: Number(strips) })}
+          />
+          <Choose
+            label={SECTION.passes}
+            name="frame.shopMade.passes"
+            value={String(shopMade.passes)}
+            options={counts(12)}
+            onChange={(passes) => put({ passes: Number(passes) })}
+          />
+          <FromList
+            label={SECTION.coated}
+            none={SECTION.notCoated}
+            value={shopMade.finish}
+            options={FINISHED_WHEN.map((code) => ({ code, name: SECTION.coatedWhen[code] }))}
+            onChange={(finish) => put({ finish: finish as (typeof FINISHED_WHEN)[number] | undefined })}
+          />
+        </div>
+      )}
+    </>
   );
 }
 
@@ -182,6 +229,7 @@ export function FrameSection(props: SectionProps) {
             options={SIDE_COUNTS.map((sides) => ({ code: String(sides), name: SECTION.sidesOf(sides) }))}
             onChange={(sides) => desk.put(['frame', 'sides'], Number(sides) === FOUR ? undefined : Number(sides))}
           />
+          {!frame.readyMade && !keepsFrame && <ShopMade {...props} />}
           <Wished {...props} />
           <SameOutside {...props} />
         </>
