@@ -1,6 +1,7 @@
 /** Frames of three to twelve equal sides, as orders: legs, price, parts, steps, drawing. */
 import { describe, expect, it } from 'vitest';
 import type { Design } from '@/core/design/design';
+import { backScene } from '@/core/drawing/back';
 import { frontScene } from '@/core/drawing/front';
 import { wantedOf } from '@/core/cutting/demand';
 import { requestsFor } from '@/core/cutting/plan-request';
@@ -127,5 +128,7 @@ describe('a frame of many sides', () => {
     const legsDrawn = scene.shapes.filter((shape) => shape.kind === 'area' && shape.points.length === 4 && shape.line);
     expect(legsDrawn.length).toBeGreaterThanOrEqual(8);
     expect(scene.shapes.some((shape) => shape.kind === 'area' && shape.points.length === 8)).toBe(true);
+    const back = backScene(works(round(8))).shapes.filter((shape) => shape.kind === 'area');
+    expect(back.every((shape) => shape.points.length === 8)).toBe(true);
   });
 });

@@ -1,18 +1,36 @@
 /** The back: rings, the wire as it hangs on its hook, and the distance from its peak to the top edge. */
 import type { WorkedOut } from '../work-out';
-import { toMm } from '../units/length';
+import { FOUR } from '../builds/many-sided';
+import { polygonPoints } from '../sizing/polygon';
+import { length, toMm } from '../units/length';
 import type { Hanging } from '../parts/hanging';
 import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
 
 const NEXT = '#0e6a5e';
 
-export function backScene({ sizes, hanging }: WorkedOut): Scene {
+/** The corners of a frame of other than four sides, as large as its box, standing on one of them. */
+function manySided({ resolved: { design }, sizes }: WorkedOut, w: number, h: number, by: number): Point[] | undefined {
+  const { sides } = design.frame;
+  const outer = sizes.frames.at(-1);
+  if (!outer || sides === undefined || sides === FOUR) return undefined;
+  const inner = toMm(outer.sight.w) / 2 + toMm(outer.moulding.faceWidth);
+  return polygonPoints(sides, inner - by).map(([x, y]): Point => [w / 2 + x, h - inner + y]);
+}
+
+export function backScene(worked: WorkedOut): Scene {
+  const { sizes, hanging } = worked;
   const outside = sizes.outside ?? sizes.package;
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
   const face = sizes.sight ? (w - toMm(sizes.sight.w)) / 2 : 0;
   const ground: Shape[] = [
-    { kind: 'area', points: rectangle(0, 0, w, h), fill: '#b8ae98', line: INK },
-    { kind: 'area', points: rectangle(face * 0.6, face * 0.6, w - face * 1.2, h - face * 1.2), fill: '#cfc19c' },
+    { kind: 'area', points: manySided(worked, w, h, 0) ?? rectangle(0, 0, w, h), fill: '#b8ae98', line: INK },
+    {
+      kind: 'area',
+      points:
+        manySided(worked, w, h, toMm(sizes.frames.at(-1)?.moulding.faceWidth ?? length(0)) * 0.6) ??
+        rectangle(face * 0.6, face * 0.6, w - face * 1.2, h - face * 1.2),
+      fill: '#cfc19c',
+    },
   ];
   return { width: w, height: h, shapes: [...ground, ...(hanging ? hung(hanging, w, h) : [])], about: 'back' };
 }

@@ -237,7 +237,8 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   const { w, h } = whole;
   const outer = sizes.frames.at(-1);
   const face = outer ? (w - toMm(outer.sight.w)) / 2 : Math.max(w, h) * 0.02;
-  const margin = withDimensions ? Math.max(w, h) * 0.115 : face * 0.4;
+  // A corner in the middle of a side wants room beside it.
+  const margin = withDimensions ? Math.max(w, h) * (sidesOf(worked) === undefined ? 0.115 : 0.18) : face * 0.4;
   const many = sidesOf(worked);
   const square = outer?.inside ? centred(whole, outer.inside) : centred(whole, sizes.package);
   // With an odd number of sides the middle lies below that of its height.
