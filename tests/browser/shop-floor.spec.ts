@@ -21,7 +21,7 @@ test('a second browser sees a change at the bench without being asked', async ({
   await expect(row).toContainText('Cut the legs');
   await expect(page.getByRole('heading', { name: 'Cut the legs' })).toBeVisible();
   await page.getByRole('button', { name: 'Hold' }).click();
-  await page.getByLabel('Reason').fill('Which grey?');
+  await page.getByLabel('Reason', { exact: true }).fill('Which grey?');
   await page.keyboard.press('Enter');
   await expect(row).toContainText('On the customer: Which grey?');
 });
@@ -60,7 +60,7 @@ test('what happens while a page is still on its way to the shop, or in the backg
   second.on('request', (request) => (lines += request.url().endsWith('/api/live') ? 1 : 0));
   await show(true);
   await page.getByRole('button', { name: 'Hold' }).click();
-  await page.getByLabel('Reason').fill('Which grey?');
+  await page.getByLabel('Reason', { exact: true }).fill('Which grey?');
   await page.keyboard.press('Enter');
   await expect(page.getByText('Which grey?').first()).toBeVisible();
   await expect(row).toContainText('Cut the legs');

@@ -51,6 +51,8 @@ export function useEnter(then: (() => void) | undefined): void {
         document.querySelector('[role=dialog]')
       )
         return;
+      // A dialog that this opens has its button in focus at once: the same Enter must not press it.
+      if (then) event.preventDefault();
       then?.();
     };
     window.addEventListener('keydown', hear);

@@ -196,7 +196,6 @@ export function FrameSection(props: SectionProps) {
   return (
     <>
       {keepsFrame && <p className={styles.aside}>{SECTION.theCustomersOwnChoose}</p>}
-      {!keepsFrame && !walled && <ReadyMade {...props} />}
       {(!frame.readyMade || 'size' in frame.readyMade) && (
         <MouldingChoice
           shop={shop}
@@ -204,6 +203,7 @@ export function FrameSection(props: SectionProps) {
           onChoose={(code) => desk.put(['frame', 'moulding'], { code })}
         />
       )}
+      {!keepsFrame && !walled && <ReadyMade {...props} />}
       {!walled && (
         <>
           <Measure

@@ -174,7 +174,7 @@ export const SECTION = {
   itsHeight: 'For a height of',
   itsPrice: 'Its price',
   readyMadeSay: 'Its glass and back come with it.',
-  readyMadeLooks: 'Its glass and back come with it; the moulding below only shows how it looks.',
+  readyMadeLooks: 'Its glass and back come with it; the moulding above only shows how it looks.',
   wishedOf: 'The size that is wished',
   outsideIs: { outside: 'Outside', sight: 'Seen inside', rabbet: 'Rabbet' },
   wishedWidth: 'Wished width',
