@@ -286,6 +286,7 @@ export type CuttingIssue =
   | 'plan-offcut-gone'
   | 'plan-begun'
   | 'spoil-too-long'
+  | 'spoil-two-sizes'
   | 'machine-empty'
   | 'machine-not-dxf'
   | 'machine-entity'

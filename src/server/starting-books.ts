@@ -94,6 +94,7 @@ export const STARTING_MATERIALS = {
   glazing: 'GL-CLEAR',
   backing: 'FOAM-5',
   mirror: 'MIR-4',
+  boxBoard: 'FOAM-5',
 };
 
 /** Frames bought whole, in the sizes that are asked for most. */

@@ -87,7 +87,7 @@ const POINTS: Record<string, string> = {
   straight: 'Straight in the window',
   'held-at-top': 'Held at the top only',
   reversible: 'Comes off again',
-  'glass-clean': 'Glass clean, both sides',
+  'glass-clean': 'Glass clean, both sides, against a dark card; a speck comes off with tape, never canned air',
   'insisted-kept': 'Insisted point kept',
   'right-way-up': 'Right way up',
   closed: 'Looked at before the last points',

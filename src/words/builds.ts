@@ -61,6 +61,8 @@ const FIELDS: Readonly<Record<string, string>> = {
   sleeveCuff: 'Sleeve, cuff',
   sleeveOuter: 'Sleeve, outer length',
   sleeveUnder: 'Sleeve, under the arm',
+  neckWidth: 'Neck, across inside the collar',
+  neckDepth: 'Neck, deep below the collar',
   insertThickness: 'Insert thickness',
   wrap: 'Wrap, a side',
   laid: 'Laid',
@@ -68,6 +70,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   rollWidth: 'Width of the roll',
   repeat: 'Pattern repeat',
   wayUp: 'Has a way up',
+  pattern: 'Part of the pattern',
   innerSpacers: 'Spacers between the panes',
   seat: 'Seat',
   mirrorThickness: 'Mirror thickness',
@@ -101,6 +104,10 @@ const CHOICES: Readonly<Record<string, string>> = {
   wrapped: 'Wrapped',
   loosely: 'Loosely',
   laced: 'Laced',
+  'as it falls': 'As it falls',
+  'motif in the middle': 'A motif in the middle',
+  'between motifs': 'Between two motifs',
+  'as marked': 'As marked on the cloth',
 };
 const PARTS: Readonly<Record<string, string>> = {
   'dust cover': 'Dust cover',

@@ -27,6 +27,18 @@ const WHERE: Readonly<Record<string, string>> = {
   back: 'Rings on the back of the frame.',
   'inner wall': 'Rings on the inner wall, so that it hangs flat.',
 };
+const FITTINGS_NAMED: Readonly<Record<string, string>> = {
+  'd-ring': 'D-rings',
+  'strap hanger': 'Strap hangers',
+  'screw eye': 'Screw eyes',
+};
+const HANGING_LINES_NAMED: Readonly<Record<string, string>> = { wire: 'Wire', chain: 'Chain', cord: 'Cord' };
+const PATTERNS: Readonly<Record<string, string>> = {
+  'as it falls': 'as it falls',
+  'motif in the middle': 'a motif in the middle',
+  'between motifs': 'the middle lies between two motifs',
+  'as marked': 'the part that is marked on the cloth',
+};
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 const shaped = ({ f, has, len }: Say) =>
   f.shape === 'rectangle' ? '' : `; ${String(f.shape)}${has('corner') ? `, corner ${len('corner')}` : ''}`;
@@ -108,6 +120,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
     `Turned edge: cut out ${size()} right through, score the window, slit the corners, fold the tabs of ${len('tab')} back and tape them.`,
   reveal: ({ f, len }) => `Layer ${f.layer} shows ${len('reveal')}.`,
   'spacer-set-back': ({ len }) => `The spacer’s window stands back ${len('setBack')} a side, unseen.`,
+  'fabric-pattern': ({ f }) => `Pattern: ${PATTERNS[String(f.pattern)]}.`,
   fillet: ({ f, len }) => `Fillet ${f.name} under the window, its lip ${len('lip')}.`,
   'fresh-blade': () => 'A fresh blade; the other hand behind the cut.',
   'cut-pane': ({ f }) => `${f.part === 'pane' ? 'Back pane' : f.part === 'mirror' ? 'Mirror' : 'Pane'}: ${f.name}.`,
@@ -142,7 +155,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'glue-alone': () => 'Glue both faces, no wedges.',
   splines: ({ n }) => `Glue both faces; ${plural(n('count'), 'spline', 'splines')} a corner.`,
   'screws-and-braces': () => 'Screws and braces at the corners instead of wedges.',
-  'brackets-not-wedges': () => 'The wood left is thin: corner brackets, no wedges and no points from behind.',
+  'brackets-not-wedges': () =>
+    'The wood left is thin: nothing is driven into it from behind; brackets over the corners, and a fillet glued in to stiffen it.',
   'measure-seat': () => 'Measure the seat after joining, and write it down.',
   'measure-inside': () => 'Measure the inside after joining, and write it down.',
   'clamp-overnight': () => 'Clamped overnight before it goes on.',
@@ -208,7 +222,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
       .concat('.'),
   sleeves: ({ len }) =>
     `Sleeve boards, right-angled at the cuff: cuff ${len('cuff')}, outer ${len('outer')}, under the arm ${len('under')}.`,
-  'neck-below-collar': () => 'Cut the neck below the collar, so that no board shows.',
+  'neck-below-collar': ({ has, len }) =>
+    `Cut the neck${has('w') ? ` ${len('w')} wide` : ''}${has('h') ? `${has('w') ? ',' : ''} ${len('h')} deep` : ''} below the collar, so that no board shows.`,
   'pin-edge': ({ f, len }) => `Edge ${f.number}, ${len('edge')}: ${f.pins} pins or stitches, nearly flat.`,
   'level-mat': ({ len }) => `Where the mat lies on it: foam strips ${len('thickness')} thick level the mat.`,
   'laid-with-margin': ({ len }) => `${len('margin')} free all round.`,
@@ -303,18 +318,18 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
       .filter(Boolean)
       .join(', ')
       .concat('.'),
-  hooks: ({ rated, has, len }) =>
+  hooks: ({ f, rated, has, len }) =>
     [
-      `Two hooks, ${len('apart')} apart, ${len('inset')} from the edge`,
+      `Two hooks (${FITTINGS_NAMED[String(f.fitting)]}), ${len('apart')} apart, ${len('inset')} from the edge`,
       has('rating') && `rated ${rated('rating')}`,
       has('plate') && `plate ${len('plate')} high`,
     ]
       .filter(Boolean)
       .join(', ')
       .concat('.'),
-  rings: ({ rated, has, len }) =>
+  rings: ({ f, rated, has, len }) =>
     [
-      `Rings ${len('inset')} from the edge, ${len('apart')} apart`,
+      `${FITTINGS_NAMED[String(f.fitting)]} ${len('inset')} from the edge, ${len('apart')} apart`,
       has('rating') && `rated ${rated('rating')}`,
       has('plate') && `plate ${len('plate')} high`,
     ]
@@ -324,7 +339,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'rings-where': ({ f, has, len }) =>
     `${WHERE[String(f.on)] ?? ''}${has('wall') ? ` The wall is ${len('wall')} wide.` : ''}`,
   wire: ({ f, kg, rated, has }) =>
-    `Wire, slack ${Math.round(Number(f.slack) * 1000) / 10} %, pull ${kg('pull')} at each ring${has('rating') ? `, rated ${rated('rating')}` : ''}; ends tidy.`,
+    `${HANGING_LINES_NAMED[String(f.line)]}, slack ${Math.round(Number(f.slack) * 1000) / 10} %, pull ${kg('pull')} at each ring${has('rating') ? `, rated ${rated('rating')}` : ''}; ends tidy.`,
   'write-drop': () => 'Write how far below the top the hook goes: on the back and on the card.',
   bumpers: ({ n }) => `${n('count')} bumpers at the lower corners.`,
   'no-hangers': () => 'No hangers are fitted.',

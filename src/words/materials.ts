@@ -36,6 +36,7 @@ export const LINE_NAMES: Readonly<Record<string, string>> = {
   fillet: 'Fillet',
   mounting: 'Mounting',
   bars: 'Stretcher bars',
+  sides: 'Sides of the box',
   plates: 'Title plate with its text',
   windows: 'More windows',
   shapes: 'Shaped windows',

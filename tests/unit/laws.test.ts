@@ -227,6 +227,7 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
     to: (design) => ({ ...design, fillerCount: 2 }),
   },
   mountBoard: { to: (design) => ({ ...design, mountBoard: { code: 'A3' } }) },
+  sideBoard: { to: (design) => ({ ...design, sideBoard: { code: 'A3' } }) },
   mount: { to: (design) => ({ ...design, mount: design.mount === 'corners' ? 'strips' : 'corners' }) },
   'hanging.rings': { to: (design) => ({ ...design, hanging: { ...design.hanging, rings: { distance: mm(44) } } }) },
   'hanging.slack': {
@@ -236,6 +237,14 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
   'hanging.by': {
     from: (design) => ({ ...design, hanging: { rings: 'third', slack: '0.05' } }),
     to: (design) => ({ ...design, hanging: { ...design.hanging, by: 'sawtooth' } }),
+  },
+  'hanging.fitting': {
+    from: (design) => ({ ...design, hanging: { rings: 'third', slack: '0.05' } }),
+    to: (design) => ({ ...design, hanging: { ...design.hanging, fitting: 'screw eye' } }),
+  },
+  'hanging.line': {
+    from: (design) => ({ ...design, hanging: { rings: 'third', slack: '0.05' } }),
+    to: (design) => ({ ...design, hanging: { ...design.hanging, line: 'chain' } }),
   },
   'hanging.plate': {
     from: (design) => ({ ...design, hanging: { rings: 'third', slack: '0.05' } }),
@@ -303,13 +312,14 @@ const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean
   'window.overlap': (build) => BUILDS[build].floatsInWindow === true,
 };
 const MATS = /^(window|several|mats|border|spacer|fillet)/;
-const PANELS: Readonly<Record<string, 'glazing' | 'backPane' | 'backing' | 'mountBoard' | 'mount'>> = {
+const PANELS: Readonly<Record<string, 'glazing' | 'backPane' | 'backing' | 'mountBoard' | 'sideBoard' | 'mount'>> = {
   glazing: 'glazing',
   backPane: 'backPane',
   backing: 'backing',
   filler: 'backing',
   fillerCount: 'backing',
   mountBoard: 'mountBoard',
+  sideBoard: 'sideBoard',
   mount: 'mount',
 };
 function offered(field: string, build: BuildCode): boolean {

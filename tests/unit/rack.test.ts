@@ -313,7 +313,7 @@ describe('a plan at the bench', () => {
       codes(await app.command('spoil-cut', { planId: plan.id, part, why: 'cracked', left }));
     expect(await spoil({ length: units(w) + 1, height: units(h) })).toBe('spoil-too-long');
     expect(await spoil({ length: units(h), height: units(w) + 1 })).toBe('spoil-too-long');
-    expect(await spoil({ length: units(w), height: null })).toBe('spoil-too-long');
+    expect(await spoil({ length: units(w), height: null })).toBe('spoil-two-sizes');
     expect(await spoil({ length: units(h), height: units(w) })).toBe('ok');
     const left = (await rackPieces(app.viewer())).find((one) => one.origin === 'spoiled')!;
     expect([left.kind, left.material, left.note, left.batch]).toEqual(['sheet', 'GL-CLEAR', 'spoiled: cracked', '']);

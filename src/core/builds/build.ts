@@ -31,6 +31,7 @@ export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
   readonly filler: Backing | undefined;
   readonly readyMade?: ReadyMade;
   readonly mountBoard: SheetMaterial | Backing | undefined;
+  readonly sideBoard?: SheetMaterial;
   readonly settings: Settings;
   readonly log: WorkingsLog;
   /** Out of square: the larger measure of each dimension sizes what is behind, the smaller what covers (R8). */
@@ -116,6 +117,8 @@ export interface Loose {
   readonly first?: Size;
   /** Goes into something: its cut size is rounded down. Else up. */
   readonly into: boolean;
+  /** What its faces are covered with, charged by their area. */
+  readonly covered?: SheetMaterial;
 }
 export const HARDWARE = [
   'flexible point',
@@ -214,7 +217,8 @@ export interface LayUp {
 }
 
 /** Lists a build asks the desk to show. */
-export type Panel = 'mats' | 'window' | 'glazing' | 'backPane' | 'backing' | 'moulding' | 'mountBoard' | 'mount';
+export type Panel =
+  'mats' | 'window' | 'glazing' | 'backPane' | 'backing' | 'moulding' | 'mountBoard' | 'sideBoard' | 'mount';
 /** What the rest of the shop must know of a build; what is absent is as with most. */
 export interface BuildFacts {
   /** What the trade calls it; the open interface takes it too. */

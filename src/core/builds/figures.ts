@@ -40,6 +40,8 @@ export const FIGURES = {
   sleeveCuff: unseen(length('more')),
   sleeveOuter: unseen(length('more')),
   sleeveUnder: unseen(length('more')),
+  neckWidth: unseen(length('more')),
+  neckDepth: unseen(length('more')),
   cut: size('more'),
   wrapASide: length('more'),
   offTheRoll: length('more'),

@@ -101,7 +101,7 @@ export function matLayersOf({ mats, design, settings }: ResolvedPiece, mat: Matt
   if (!mat.spacer) return layers;
   const hidden: Layer = {
     part: 'hidden spacer',
-    name: mats.at(-1)!.name,
+    name: `Hidden spacer, ${mats.at(-1)!.name}`,
     colour: BEVEL_BOARD,
     thickness: settings.spacerMat,
     size: pack,

@@ -64,3 +64,7 @@ export const SCOPES = [
 export type Scope = (typeof SCOPES)[number];
 export const PLACES = ['room', 'public', 'child', 'over a bed'] as const;
 export const FINISHES = ['raw wood', 'raw mdf', 'lacquer', 'old finish', 'darkens'] as const;
+/** What holds the wire, or catches the hook. */
+export const FITTINGS = ['d-ring', 'strap hanger', 'screw eye'] as const;
+/** What runs from one hanger to the other. */
+export const HANGING_LINES = ['wire', 'chain', 'cord'] as const;

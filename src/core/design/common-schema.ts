@@ -19,7 +19,9 @@ import { MOST_MONEY } from '../units/money';
 import {
   FINISHED_WHEN,
   FINISHES,
+  FITTINGS,
   FIT_HOWS,
+  HANGING_LINES,
   MADE_FROM,
   MAT_STYLES,
   MOUNTS,
@@ -220,6 +222,10 @@ export const hangingSchema = z.object({
     .refine((text) => Number(text) > 0, 'slack-needed'),
   /** Instead of a wire: two hooks on the frame, or a sawtooth. */
   by: z.enum(['wire', 'hooks', 'sawtooth']).optional(),
+  /** Which hangers hold the wire, or the hooks; D-rings when absent. */
+  fitting: z.enum(FITTINGS).optional(),
+  /** What runs between them; wire when absent. */
+  line: z.enum(HANGING_LINES).optional(),
   /** How high the plate of a hanger is, which must not be seen behind the rail. */
   plate: positiveLength.optional(),
 });
@@ -276,6 +282,8 @@ export const commonFields = {
   fillerCount: z.int().min(1).max(9).optional(),
   /** A board behind the piece: of the mats, or of the backing boards. */
   mountBoard: z.union([z.object({ code }), z.object({ given: mountBoardSchema })]).optional(),
+  /** A mat board that covers the side strips of a box. */
+  sideBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
   mount: z.enum(MOUNTS).optional(),
   hanging: hangingSchema,
   /** Where this job is done another way than the shop's. */

@@ -22,6 +22,8 @@ export interface DefaultMaterials {
   readonly backing: string;
   /** The glazing that a mirror starts with. */
   readonly mirror?: string;
+  /** The board that an object in a box stands on. */
+  readonly boxBoard?: string;
 }
 
 /** A new design with the shop's defaults (R15); the piece's size is still to be measured. */

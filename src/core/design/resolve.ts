@@ -18,6 +18,8 @@ export interface Resolved {
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
   readonly mountBoard: SheetMaterial | Backing | undefined;
+  /** What covers the side strips of a box. */
+  readonly sideBoard?: SheetMaterial;
   /** A frame that is bought whole; its own moulding, glass and back stand above. */
   readonly readyMade?: ReadyMade;
 }
@@ -82,6 +84,7 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
   );
   const fillet = design.fillet && pick(design.fillet.moulding, catalogue.mouldings, 'fillet.moulding', issues);
   const mountBoard = design.mountBoard && pickMountBoard(design.mountBoard, catalogue, issues);
+  const sideBoard = design.sideBoard && pick(design.sideBoard, catalogue.mats, 'sideBoard', issues);
   if (!moulding || !glazing || !backPane || !backing || issues.length > 0) return bad(...issues);
   return good({
     design,
@@ -94,6 +97,7 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
     inner: inner as Moulding[],
     fillet,
     mountBoard,
+    ...(sideBoard ? { sideBoard } : {}),
     ...(readyMade ? { readyMade } : {}),
   });
 }
@@ -103,7 +107,7 @@ function withChoices(
   design: Design,
   change: <T extends { code: string }>(choice: Choice<T>, of: Place) => Choice<T>,
 ): Design {
-  const { frame, fillet, mountBoard, backPane, filler } = design;
+  const { frame, fillet, mountBoard, sideBoard, backPane, filler } = design;
   return {
     ...design,
     mats: design.mats.map((mat, index) => ({
@@ -131,13 +135,24 @@ function withChoices(
       ? { fillet: { ...fillet, moulding: change<Moulding>(fillet.moulding, { kind: 'fillet', index: 0 }) } }
       : {}),
     ...(mountBoard ? { mountBoard: change<SheetMaterial>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
+    ...(sideBoard ? { sideBoard: change<SheetMaterial>(sideBoard, { kind: 'sides', index: 0 }) } : {}),
     ...(backPane ? { backPane: change<Glazing>(backPane, { kind: 'back pane', index: 0 }) } : {}),
     ...(filler ? { filler: change<Backing>(filler, { kind: 'filler', index: 0 }) } : {}),
   } as Design;
 }
 interface Place {
   readonly kind:
-    'mat' | 'moulding' | 'inner' | 'glazing' | 'back pane' | 'backing' | 'filler' | 'fillet' | 'mount' | 'ready-made';
+    | 'mat'
+    | 'moulding'
+    | 'inner'
+    | 'glazing'
+    | 'back pane'
+    | 'backing'
+    | 'filler'
+    | 'fillet'
+    | 'mount'
+    | 'sides'
+    | 'ready-made';
   readonly index: number;
 }
 
@@ -157,6 +172,7 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
       filler: found.filler,
       fillet: found.fillet,
       mount: found.mountBoard,
+      sides: found.sideBoard,
       'ready-made': found.readyMade,
     })[kind];
   const mountGroup = found.mountBoard && 'type' in found.mountBoard ? 'backing' : 'mat';
@@ -166,6 +182,7 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
     inner: 'moulding',
     fillet: 'moulding',
     mount: mountGroup,
+    sides: 'mat',
     glazing: 'glazing',
     'back pane': 'glazing',
     backing: 'backing',

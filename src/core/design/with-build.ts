@@ -8,7 +8,7 @@ const FLAT = length(96);
 
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
   if (build === design.build) return design;
-  const { own: _own, several, spacer, fillet, mount: _mount, ...rest } = design;
+  const { own: _own, several, spacer, fillet, mount: _mount, sideBoard: _sides, ...rest } = design;
   const of = BUILDS[build];
   const uses = (part: (typeof of.uses)[number]) => of.uses.includes(part);
   const usual = of.usualPiece;
@@ -34,6 +34,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(spacer && mats.length > 0 ? { spacer } : {}),
     ...(fillet && mats.length > 0 ? { fillet } : {}),
     frame: { ...design.frame, allowance: of.allowance(settings) },
+    ...(uses('sideBoard') && !rest.mountBoard && defaults.boxBoard ? { mountBoard: { code: defaults.boxBoard } } : {}),
     ...(of.mirrored && defaults.mirror ? { glazing: { code: defaults.mirror } } : {}),
     ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: defaults.glazing } } : {}),
   };

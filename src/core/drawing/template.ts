@@ -1,6 +1,6 @@
 /** Shapes that are cut round at full size: the boards in the sleeves of a garment, and its insert. Source: handbook, builds 9; R47. */
 import type { BuildFigures } from '../builds/figures';
-import { type Length, toMm } from '../units/length';
+import { type Length, type Size, toMm } from '../units/length';
 import { dimensions } from './dimensions';
 import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
 
@@ -33,8 +33,29 @@ export function sleeveOutline(cuff: Length, outer: Length, under: Length): Point
   ];
 }
 
+const CURVE = 24;
+/** The insert with its neck cut out as half an ellipse from the middle of its top, where both measures are known. */
+export function insertOutline(insert: Size, neckWidth: Length | undefined, neckDepth: Length | undefined): Point[] {
+  const [w, h] = [toMm(insert.w), toMm(insert.h)];
+  const outline = rectangle(0, 0, w, h);
+  if (!neckWidth || !neckDepth || neckWidth >= insert.w || neckDepth >= insert.h) return outline;
+  const [across, deep] = [toMm(neckWidth) / 2, toMm(neckDepth)];
+  const neck = Array.from({ length: CURVE + 1 }, (_, index): Point => {
+    const turn = Math.PI * (index / CURVE);
+    return [w / 2 - across * Math.cos(turn), deep * Math.sin(turn)];
+  });
+  return [[0, 0], ...neck, [w, 0], [w, h], [0, h]];
+}
+
 /** The templates of a garment; none where it has no sleeves that were measured, and no insert. */
-export function templatesOf({ insert, sleeveCuff, sleeveOuter, sleeveUnder }: BuildFigures): Template[] {
+export function templatesOf({
+  insert,
+  sleeveCuff,
+  sleeveOuter,
+  sleeveUnder,
+  neckWidth,
+  neckDepth,
+}: BuildFigures): Template[] {
   const templates: Template[] = [];
   if (sleeveCuff && sleeveOuter && sleeveUnder) {
     const [w, h] = [toMm(sleeveCuff), Math.max(toMm(sleeveOuter), toMm(sleeveUnder))];
@@ -50,7 +71,8 @@ export function templatesOf({ insert, sleeveCuff, sleeveOuter, sleeveUnder }: Bu
   if (insert) {
     const [w, h] = [toMm(insert.w), toMm(insert.h)];
     const shapes: Shape[] = [
-      { kind: 'area', points: rectangle(0, 0, w, h), fill: 'none', line: INK },
+      { kind: 'area', points: insertOutline(insert, neckWidth, neckDepth), fill: 'none', line: INK },
+      ...(neckWidth && neckDepth ? [length(w / 2, toMm(neckDepth) + 2 * AWAY, neckWidth)] : []),
       ...dimensions(insert, -AWAY),
     ];
     templates.push({ name: 'insert', count: 1, w, h, scene: { width: w, height: h, shapes, about: 'insert' } });

@@ -1,6 +1,6 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { wantedOutside, widening, woodLeft } from '../sizing/match';
+import { leavesThinWood } from '../sizing/match';
 import { grow, length, times } from '../units/length';
 import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
@@ -9,22 +9,9 @@ import { type Line, big, line, sized } from './line';
 
 /** Corners of the frame. */
 const cornersOf = ({ design }: Has) => design.frame.sides ?? FOUR;
-/** A rabbet that was widened leaves too little wood for wedges or points: brackets instead. */
-export function woodIsThin({ worked, design, settings }: Has): boolean {
-  const outer = worked.sizes.frames.at(-1);
-  const wanted = outer && wantedOutside(design.frame, outer.moulding);
-  if (!wanted || !outer?.rabbet) return false;
-  return (['w', 'h'] as const).some(
-    (side) =>
-      woodLeft(
-        widening(wanted[side], { package: outer.package[side], allowance: design.frame.allowance }, outer.moulding),
-        settings,
-      ) !== 'good',
-  );
-}
 
 export function joinLines(has: Has): Line[] {
-  const { worked, practice, framed } = has;
+  const { worked, practice, framed, design, settings } = has;
   const { rabbet, inside, outside } = worked.sizes;
   if (!framed) return [];
   const wedge = has.item('wedge');
@@ -44,7 +31,9 @@ export function joinLines(has: Has): Line[] {
         : practice.corner === 'screws and braces'
           ? [line('screws-and-braces', {}, { of: ['cut legs'] })]
           : [line('glue-alone', {}, { of: ['cut legs'] })]),
-    ...(woodIsThin(has) ? [line('brackets-not-wedges', {}, { of: ['cut legs'] })] : []),
+    ...(leavesThinWood(worked.sizes.frames.at(-1), design.frame, settings)
+      ? [line('brackets-not-wedges', {}, { of: ['cut legs'] })]
+      : []),
     ...(seat
       ? [
           line(
@@ -197,6 +186,7 @@ export function hangLines(has: Has): Line[] {
           hooksOrRings(hanging),
           {
             rating,
+            fitting: design.hanging.fitting ?? 'd-ring',
             inset: length(Math.round((worked.sizes.outside!.w - hanging.span) / 2)),
             apart: hanging.span,
             plate: design.hanging.plate ?? 0,
@@ -208,7 +198,7 @@ export function hangLines(has: Has): Line[] {
       lines.push(
         line(
           'wire',
-          { slack: design.hanging.slack, rating, pull: hanging.pullKg.toFixed(1) },
+          { line: design.hanging.line ?? 'wire', slack: design.hanging.slack, rating, pull: hanging.pullKg.toFixed(1) },
           { of: ['wire'], big: [big('wire', hanging.wireCut)] },
         ),
       );

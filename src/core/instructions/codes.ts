@@ -57,6 +57,7 @@ export type LineCode =
   | 'cut-beside'
   | 'which-strips-full'
   | 'cloth-from-roll'
+  | 'fabric-pattern'
   // Joining and finishing.
   | 'dry-first'
   | 'glue-and-wedges'

@@ -1,6 +1,7 @@
 /** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
 import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
+import { leavesThinWood } from '../sizing/match';
 import { BUILDS, mountOf } from '../builds';
 import { FOUR, bladeFor } from '../builds/many-sided';
 import { cutInto, isHinged } from '../builds/matting';
@@ -185,7 +186,10 @@ export function hardwareOf(
     joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
   const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
   const hung = hanging && scope.hung;
-  if (scope.closed && laid.held === 'points' && !tabs)
+  // Too little wood for anything driven into it: brackets over the corners hold frame and package.
+  const thin = scope.frame && leavesThinWood(frame, job.design.frame, settings);
+  const pointed = scope.closed && laid.held === 'points' && !tabs && !thin;
+  if (pointed)
     job.log.number(
       'hardware.points',
       'points',
@@ -197,13 +201,11 @@ export function hardwareOf(
       points,
     );
   return [
-    ...(joint && joint.wedge && practice.corner === 'glue and wedges'
+    ...(joint && joint.wedge && !thin && practice.corner === 'glue and wedges'
       ? [{ item: 'wedge', count: corners * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
       : []),
-    ...(joint && joint.braces ? [{ item: 'corner brace', count: corners } as const] : []),
-    ...(scope.closed && laid.held === 'points' && !tabs
-      ? [{ item: FASTENERS[practice.fasteners], count: points } as const]
-      : []),
+    ...(joint && (joint.braces || thin) ? [{ item: 'corner brace', count: corners } as const] : []),
+    ...(pointed ? [{ item: FASTENERS[practice.fasteners], count: points } as const] : []),
     ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: corners } as const] : []),
     ...(scope.closed && laid.held === 'points' && tabs
       ? [{ item: 'tab', count: tabsRound(pack, settings) } as const]

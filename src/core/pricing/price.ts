@@ -8,7 +8,7 @@ import type { LayUp, Layer, Pair } from '../builds/build';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
 import type { Sizes } from '../sizes';
-import { type Length, type Size, fitsEitherWay } from '../units/length';
+import { type Length, type Size, fitsEitherWay, size } from '../units/length';
 import { type Money, money, moneyFrom, sum } from '../units/money';
 import { compare, div, mul, mustDecimal, rational, toDecimal } from '../units/rational';
 import { ofMoney, ofNumber } from '../working';
@@ -171,6 +171,24 @@ function barsLine({ book }: Pricing, { loose }: LayUp): PriceLine[] {
   return [{ key: 'bars', quantity: shown, amount, taxGroup: 'goods', workings: [working] }];
 }
 
+/** Mat board on the sides of a box, by the area of its strips. */
+function sidesLine(pricing: Pricing, { loose }: LayUp): PriceLine | undefined {
+  const sides = loose.flatMap(({ covered, length: long, height, count }): Layer[] =>
+    covered && long && height
+      ? Array.from({ length: count }, () => ({
+          part: 'side strips',
+          name: covered.name,
+          colour: covered.colour,
+          thickness: covered.thickness,
+          kg: 0,
+          sheet: covered,
+          size: size(long, height),
+        }))
+      : [],
+  );
+  return layersLine(pricing, 'sides', 'mat', sides);
+}
+
 function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLine[] {
   const method = mountOf(design);
   const rate = book.mounting?.[method];
@@ -221,6 +239,7 @@ export function pricePiece(
     ...counted('windows', windows.length - 1, book.extraWindow),
     ...counted('shapes', shaped, book.shapedWindow),
     ...counted('plates', plates, book.plate ?? money(USUAL_PLATE)),
+    sidesLine(pricing, laid),
     ...barsLine(pricing, laid),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),

@@ -5,7 +5,9 @@ import type { Field } from '../builds/fields';
 import {
   FINISHED_WHEN,
   FINISHES,
+  FITTINGS,
   FIT_HOWS,
+  HANGING_LINES,
   MADE_FROM,
   MAT_STYLES,
   MOUNTS,
@@ -223,6 +225,10 @@ const common = {
   backing: backing.optional(),
   filler: backing.optional().describe('fills spare depth'),
   mountBoard: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
+  sideBoard: z
+    .union([code, z.strictObject(sheetInline).partial()])
+    .optional()
+    .describe('covers the side strips of a box'),
   mount: z.enum(MOUNTS).optional(),
   hanging: z
     .strictObject({
@@ -234,6 +240,8 @@ const common = {
       plate: lengthField.describe('how high the plate of a hanger is'),
       slack: exactNumber,
       by: z.enum(['wire', 'hooks', 'sawtooth']),
+      fitting: z.enum(FITTINGS).describe('kind of ring; D-rings when absent'),
+      line: z.enum(HANGING_LINES).describe('what runs between the rings; wire when absent'),
     })
     .partial()
     .optional(),

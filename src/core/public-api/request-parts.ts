@@ -94,6 +94,12 @@ export function mountBoardOf({ body: { mountBoard, rates }, reader }: Reading): 
   return { mountBoard: { given: type ? { ...board, type } : board } };
 }
 
+export function sideBoardOf({ body: { sideBoard, rates }, reader }: Reading): Pick<Design, 'sideBoard'> {
+  if (sideBoard === undefined) return {};
+  if (typeof sideBoard === 'string') return { sideBoard: { code: sideBoard } };
+  return { sideBoard: { given: reader.sheet(sideBoard, 'sideBoard', 'side board', mm(1.4), rates?.mat) } };
+}
+
 /** A floater or a tray may come without a moulding of the books: its wall is all the frame there is. */
 function standInMoulding(
   build: Build,
@@ -184,6 +190,8 @@ export function hangingOf({ body: { hanging }, reader, settings }: Reading): Des
       : { plate: reader.read('hanging.plate', hanging.plate, settings.sawtoothPlate) }),
     slack,
     ...(hanging?.by ? { by: hanging.by } : {}),
+    ...(hanging?.fitting ? { fitting: hanging.fitting } : {}),
+    ...(hanging?.line ? { line: hanging.line } : {}),
   };
 }
 

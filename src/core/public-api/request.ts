@@ -18,6 +18,7 @@ import {
   hangingOf,
   matsOf,
   mountBoardOf,
+  sideBoardOf,
   ownKeysOf,
   pieceOf,
 } from './request-parts';
@@ -76,6 +77,7 @@ export function readRequest(
     backing: backingOf(reading),
     ...fillerOf(reading),
     ...mountBoardOf(reading),
+    ...sideBoardOf(reading),
     ...(body.mount ? { mount: body.mount } : {}),
     hanging: hangingOf(reading),
     ...(body.practice ? { practice: body.practice } : {}),

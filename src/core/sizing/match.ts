@@ -19,6 +19,7 @@ import {
   times,
 } from '../units/length';
 import { fits, fitted } from './borders';
+import type { Frame } from './frame';
 
 /** The outside of a frame that is to be so large outside, or in what is seen, or in its rabbet; undefined where none is wished. */
 export function wantedOutside(
@@ -64,6 +65,23 @@ export function widening(
 /** What the wood that is left allows; only asked when the rabbet is widened (R25). */
 export const woodLeft = ({ does, wood }: Widening, settings: Pick<Settings, 'woodNone' | 'woodWeak'>) =>
   does !== 'widen' || wood >= settings.woodWeak ? 'good' : wood < settings.woodNone ? 'no' : 'weak';
+
+/** A rabbet widened to match another frame may leave too little wood for anything driven into it from behind. */
+export function leavesThinWood(
+  frame: Pick<Frame, 'package' | 'moulding' | 'rabbet'> | undefined,
+  choice: Parameters<typeof wantedOutside>[0] & { readonly allowance: Length },
+  settings: Pick<Settings, 'woodNone' | 'woodWeak'>,
+): boolean {
+  const wanted = frame?.rabbet && wantedOutside(choice, frame.moulding);
+  if (!wanted) return false;
+  return (['w', 'h'] as const).some(
+    (side) =>
+      woodLeft(
+        widening(wanted[side], { package: frame.package[side], allowance: choice.allowance }, frame.moulding),
+        settings,
+      ) !== 'good',
+  );
+}
 
 export interface Seat {
   readonly top: Length;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import styles from './desk.module.css';
 import type { Panel } from '@/core/builds/build';
 import { BUILDS, mountOf, mountsFor } from '@/core/builds';
-import { PLACES, SCOPES } from '@/core/design/choices';
+import { FITTINGS, HANGING_LINES, PLACES, SCOPES } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { buildName, matterName, mountName, placeName, practiceName, scopeName } from '@/words/builds';
@@ -73,6 +73,15 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           onChange={(code) => desk.put(['mountBoard'], code && { code })}
         />
       )}
+      {uses('sideBoard') && (
+        <FromList
+          label={SECTION.sideBoard}
+          none={SECTION.noSideBoard}
+          value={piece.design.sideBoard && codeOf(piece.design.sideBoard)}
+          options={shop.lists.mats}
+          onChange={(code) => desk.put(['sideBoard'], code && { code })}
+        />
+      )}
       {uses('backing') && <Filler shop={shop} piece={piece} desk={desk} />}
       {uses('mount') && (
         <Choose
@@ -103,6 +112,24 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
         ]}
         onChange={(by) => desk.put(['hanging', 'by'], by === 'wire' ? undefined : by)}
       />
+      {mode !== 'none' && hanging.by !== 'sawtooth' && (
+        <Choose
+          label={SECTION.fitting}
+          name="fitting"
+          value={hanging.fitting ?? 'd-ring'}
+          options={FITTINGS.map((code) => ({ code, name: SECTION.fittings[code] }))}
+          onChange={(fitting) => desk.put(['hanging', 'fitting'], fitting === 'd-ring' ? undefined : fitting)}
+        />
+      )}
+      {mode !== 'none' && (hanging.by ?? 'wire') === 'wire' && (
+        <Choose
+          label={SECTION.line}
+          name="line"
+          value={hanging.line ?? 'wire'}
+          options={HANGING_LINES.map((code) => ({ code, name: SECTION.lines[code] }))}
+          onChange={(line) => desk.put(['hanging', 'line'], line === 'wire' ? undefined : line)}
+        />
+      )}
       <p className={styles.aside}>{SECTION.ringsBelowTheTop}</p>
       <Toggle
         label={SECTION.ringsBelowTheTop}

@@ -249,7 +249,7 @@ function leftOf(
   }
   const of = sheets.parts.find((one) => one.id === part)!;
   const [long, short] = [lengthOf(Math.max(of.w, of.h)), lengthOf(Math.min(of.w, of.h))];
-  const fits =
-    left.height !== null && Math.max(left.length, left.height) <= long && Math.min(left.length, left.height) <= short;
+  if (left.height === null) return bad(issue('spoil-two-sizes', { w: lengthOf(of.w), h: lengthOf(of.h) }, 'left'));
+  const fits = Math.max(left.length, left.height) <= long && Math.min(left.length, left.height) <= short;
   return fits ? good(undefined) : bad(issue('spoil-too-long', { left: left.length, was: long }, 'left'));
 }

@@ -25,6 +25,8 @@ export const CUTTING: Sentences<CuttingIssue> = {
   'plan-not-latest': ({ f }) => `Plan ${f.number} is not the latest; only the latest can be undone.`,
   'plan-offcut-gone': ({ f }) => `${f.code} came from plan ${f.number} and is not on the rack any more.`,
   'plan-begun': ({ f }) => `Plan ${f.number} has begun: ${f.part} was cut and spoiled. It cannot be undone.`,
+  'spoil-two-sizes': ({ len }) =>
+    `What is left of a sheet has two sizes, width × height; the part was ${len('w')} × ${len('h')}.`,
   'spoil-too-long': ({ len }) => `${len('left')} is more than the spoiled part was (${len('was')}).`,
   'machine-empty': () => 'The file holds nothing to cut.',
   'machine-not-dxf': () => 'This is not a DXF file with cuts in it.',

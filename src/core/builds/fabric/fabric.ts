@@ -52,6 +52,7 @@ export const fabric = build({
     rollWidth: aLength({}),
     repeat: aLength({}),
     wayUp: { kind: 'flag' },
+    pattern: { kind: 'choice', of: ['as it falls', 'motif in the middle', 'between motifs', 'as marked'] },
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mount'],
   allowance: (settings) => settings.allowance,
@@ -64,6 +65,7 @@ export const fabric = build({
         { laid: own.laid, wrap: own.wrap, margin: own.margin, thickness: own.boardThickness },
         { of: ['cloth'] },
       ),
+      line('fabric-pattern', { pattern: own.pattern }, { of: ['cloth'] }),
       line('cloth-taut', {}, { of: ['cloth'] }),
     ],
     'cut-strips': figures.cut

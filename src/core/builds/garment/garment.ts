@@ -65,6 +65,8 @@ export const garment = build({
     sleeveCuff: aLength({}),
     sleeveOuter: aLength({}),
     sleeveUnder: aLength({}),
+    neckWidth: aLength({}),
+    neckDepth: aLength({}),
     insertThickness: aLength({ usual: both(mm(5), mm(5)) }),
     margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
   },
@@ -101,7 +103,7 @@ export const garment = build({
             ),
           ]
         : []),
-      line('neck-below-collar', {}, { of: ['cloth'] }),
+      line('neck-below-collar', { w: own.neckWidth ?? 0, h: own.neckDepth ?? 0 }, { of: ['cloth'] }),
       ...own.heldEdges.map((edge, index) =>
         line(
           'pin-edge',
@@ -189,6 +191,8 @@ export const garment = build({
       figures: {
         insert,
         ...(sleeve ? { sleeveCuff: sleeve.cuff, sleeveOuter: sleeve.outer, sleeveUnder: sleeve.under } : {}),
+        ...(own.neckWidth ? { neckWidth: own.neckWidth } : {}),
+        ...(own.neckDepth ? { neckDepth: own.neckDepth } : {}),
       },
       counts: { pins: total, pinsPerEdge: pins.join(' ') },
     });

@@ -72,7 +72,7 @@ export const shadowBox = build({
     full: { kind: 'choice', of: ['upright', 'across'] },
     package: { kind: 'size' },
   },
-  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
+  uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'sideBoard', 'mount'],
   allowance: (settings) => settings.allowance,
   work: { mount: 35 },
   says: ({ own, figures, design }) => ({
@@ -117,11 +117,12 @@ export const shadowBox = build({
     const strips = sideStrips(pack, stripThickness, own.full);
     const strip = {
       part: 'side strip',
-      name: 'Side strip, mat on foam board',
+      name: job.sideBoard ? `Side strip, ${job.sideBoard.name} on foam board` : 'Side strip, mat on foam board',
       count: 2,
       width: stripThickness,
       height: innerDepth,
       into: true,
+      ...(job.sideBoard ? { covered: job.sideBoard } : {}),
     };
     // A box without depth is cautioned, with what would help; there is no strip of it to cut.
     const loose: Loose[] =
@@ -146,7 +147,7 @@ export const shadowBox = build({
     const sides: Layer = {
       part: 'side strips',
       name: 'Side strips',
-      colour: '#efe6d2',
+      colour: job.sideBoard?.colour ?? '#efe6d2',
       thickness: innerDepth > 0 ? innerDepth : objectDepth,
       kg: 0,
     };
