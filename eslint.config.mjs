@@ -136,6 +136,11 @@ const config = [
           selector: 'ImportDeclaration[source.value=/^@electric-sql/]',
           message: 'the database is reached through src/db/client.ts only',
         },
+        {
+          selector: "CallExpression[callee.name='dynamic'][arguments.length=1]",
+          message:
+            'give it a loading: without it the whole page is hidden while it is fetched, and a key typed then is lost',
+        },
       ],
     },
   },

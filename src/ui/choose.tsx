@@ -10,7 +10,7 @@ import { LISTED } from '@/words/screens/frame';
 import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
 
-const ChooseList = dynamic(() => import('./choose-list').then((file) => file.ChooseList));
+const ChooseList = dynamic(() => import('./choose-list').then((file) => file.ChooseList), { loading: () => null });
 
 interface ChooseProps {
   readonly label: ReactNode;

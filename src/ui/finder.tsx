@@ -7,7 +7,7 @@ import { BAR } from '@/words/screens/frame';
 import { onKey } from './keys';
 import styles from './top-bar.module.css';
 
-const FinderField = dynamic(() => import('./finder-field').then((file) => file.FinderField));
+const FinderField = dynamic(() => import('./finder-field').then((file) => file.FinderField), { loading: () => null });
 
 export function Finder() {
   const [open, setOpen] = useState(false);

@@ -13,7 +13,7 @@ import styles from './fields.module.css';
 import { useUnit } from './units';
 import { useHydrated } from './use-hydrated';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
 
 export interface LengthFieldProps {
   readonly label: string;

@@ -8,7 +8,7 @@ import styles from './fields.module.css';
 import { focusNext } from './length-field';
 import { useHydrated } from './use-hydrated';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
 
 interface Props {
   readonly label: string;

@@ -14,8 +14,8 @@ import type { Place } from './place';
 import styles from './top-bar.module.css';
 import { UnitSwitch } from './units';
 
-const BarMenu = dynamic(() => import('./bar-menu').then((file) => file.BarMenu));
-const KeysDialog = dynamic(() => import('./keys-dialog').then((file) => file.KeysDialog));
+const BarMenu = dynamic(() => import('./bar-menu').then((file) => file.BarMenu), { loading: () => null });
+const KeysDialog = dynamic(() => import('./keys-dialog').then((file) => file.KeysDialog), { loading: () => null });
 
 export interface TopBarProps {
   readonly person: string;

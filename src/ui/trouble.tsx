@@ -6,7 +6,7 @@ import type { Issue } from '@/core/issue';
 import { TONES } from '@/words/screens/frame';
 import styles from './trouble.module.css';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences));
+const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
 
 export type Tone = 'refuse' | 'warn' | 'advise';
 

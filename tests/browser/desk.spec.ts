@@ -26,6 +26,19 @@ test('what is typed, right or wrong, is there after a reload; the last good valu
   await expect(page.getByText('Measure the piece first')).toBeVisible();
 });
 
+test('no key is lost while what says a mistake is fetched for the first time', async ({ page }) => {
+  await page.route('**/_next/static/chunks/*.js', async (route) => {
+    await new Promise((done) => setTimeout(done, 150));
+    await route.continue();
+  });
+  await page.reload();
+  await expect(page.getByLabel('Width')).toBeEditable();
+  await page.getByLabel('Width').focus();
+  // "12 1/" is no length yet: what is wrong with it is fetched while the rest is typed.
+  await page.keyboard.type('12 1/2 x 16 3/4');
+  await expect(page.getByLabel('Width')).toHaveValue('12 1/2 x 16 3/4');
+});
+
 test('undo and redo step through typing, choices and ways out', async ({ page }) => {
   await page.getByLabel('Width').fill('12 x 16');
   await page.keyboard.press('Alt+2');

@@ -22,10 +22,12 @@ import { Measured } from './measured';
 import { StepDrawing } from './step-drawing';
 import { StepLines, StepMarks, StepPlanned } from './step-lines';
 
-const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck));
-const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.EarlyDialog));
-const OpenedDialog = dynamic(() => import('./opened-dialog').then((file) => file.OpenedDialog));
-const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog));
+const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck), { loading: () => null });
+const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.EarlyDialog), { loading: () => null });
+const OpenedDialog = dynamic(() => import('./opened-dialog').then((file) => file.OpenedDialog), {
+  loading: () => null,
+});
+const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog), { loading: () => null });
 
 type JobStep = JobView['steps'][number];
 

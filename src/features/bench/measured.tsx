@@ -15,7 +15,9 @@ import { measuredText } from '@/words/measured';
 import { MEASURE } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
-const MeasureDialog = dynamic(() => import('./measure-dialog').then((file) => file.MeasureDialog));
+const MeasureDialog = dynamic(() => import('./measure-dialog').then((file) => file.MeasureDialog), {
+  loading: () => null,
+});
 
 const textOf = (key: Key, built: JobView['built'], unit: Unit) =>
   built[key] === undefined ? [] : [measuredText(key, built, unit)];

@@ -13,7 +13,7 @@ import { PriceList } from './price-list';
 import { PriceRules } from './price-rules';
 import { useHydrated } from '@/ui/use-hydrated';
 
-const ImportList = dynamic(() => import('./import-list').then((file) => file.ImportList));
+const ImportList = dynamic(() => import('./import-list').then((file) => file.ImportList), { loading: () => null });
 
 interface BooksView {
   readonly shop: ShopView;

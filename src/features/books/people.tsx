@@ -6,7 +6,7 @@ import type { PersonView } from '@/contract/views';
 import { PEOPLE } from '@/words/screens/books';
 import { ROLE_NAMES } from '@/words/screens/settings';
 
-const PersonForm = dynamic(() => import('./person-form').then((file) => file.PersonForm));
+const PersonForm = dynamic(() => import('./person-form').then((file) => file.PersonForm), { loading: () => null });
 
 /** Who works here. The owner adds people; each has a PIN. */
 export function People({ people, owner }: { people: readonly PersonView[]; owner: boolean }) {

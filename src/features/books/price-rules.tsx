@@ -8,7 +8,7 @@ import { GROUPS, type Group, type GroupRule } from '@/core/pricing/book';
 import { Cash } from '@/ui/figures';
 import { RULES } from '@/words/screens/books';
 
-const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm));
+const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm), { loading: () => null });
 
 const says = (rule: GroupRule) =>
   rule.school === 'chart' && rule.chart ? RULES.chart(rule.chart.steps.length) : RULES.costTimes(rule.markup);

@@ -16,7 +16,7 @@ import { Cancel } from './cancel';
 import { Ledger } from './ledger';
 import { TakePayment } from './take-payment';
 
-const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver));
+const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver), { loading: () => null });
 
 /** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
 export function Account({ order: first, pictures }: { order: OrderView; pictures: Readonly<Record<string, Scene>> }) {

@@ -5,7 +5,9 @@ import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { CANCEL } from '@/words/screens/collect';
 
-const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'cancel-order'>));
+const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'cancel-order'>), {
+  loading: () => null,
+});
 
 /** An order that is not handed over can be cancelled, with its reason. */
 export function Cancel({ order }: { order: OrderView }) {

@@ -9,7 +9,9 @@ import { dayName } from '@/words/materials';
 import { LEDGER } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
-const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'reverse-payment'>));
+const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'reverse-payment'>), {
+  loading: () => null,
+});
 
 export function Ledger({ order }: { order: OrderView }) {
   /** The payment that is being reversed, and the id of the line that reverses it. */

@@ -14,7 +14,7 @@ import { Choose, Measure, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
 import { BUILD_FIELDS } from '@/words/screens/desk';
 
-const Sentences = dynamic(() => import('@/ui/sentences').then((file) => file.Sentences));
+const Sentences = dynamic(() => import('@/ui/sentences').then((file) => file.Sentences), { loading: () => null });
 
 const SEAT = [
   [BUILD_FIELDS.insideWidthTop, 'top'],

@@ -19,8 +19,8 @@ import { Tape, Totals } from './tape';
 import { type Desk, type DeskStart, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
-const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog));
-const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog));
+const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
+const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
   const clean = number !== undefined && !desk.dirty;

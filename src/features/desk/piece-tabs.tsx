@@ -5,7 +5,7 @@ import { panelOf } from '@/ui/panel';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
 
-const Tabs = dynamic(() => import('@/ui/tabs').then((file) => file.Tabs<number>));
+const Tabs = dynamic(() => import('@/ui/tabs').then((file) => file.Tabs<number>), { loading: () => null });
 const PIECES = 'pieces';
 
 interface Props {

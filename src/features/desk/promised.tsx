@@ -8,7 +8,7 @@ import { DESK } from '@/words/screens/desk';
 import { dayName } from '@/words/materials';
 import styles from './desk.module.css';
 
-const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker));
+const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
 
 export function Promised({
   day,

@@ -15,7 +15,7 @@ import { RackPlaces, useRack } from './rack-places';
 import styles from './rack.module.css';
 import { cents, gapWords, percent, shareLost } from './words';
 
-const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog));
+const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog), { loading: () => null });
 
 const TICKETS_SHOWN = 3;
 

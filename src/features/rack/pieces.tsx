@@ -19,7 +19,7 @@ import { type Longest, RackTable } from './rack-table';
 import styles from './rack.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
 
-const PieceForm = dynamic(() => import('./piece-form').then((file) => file.PieceForm));
+const PieceForm = dynamic(() => import('./piece-form').then((file) => file.PieceForm), { loading: () => null });
 
 const LISTS = ['mouldings', 'mats', 'glazings', 'backings'] as const;
 

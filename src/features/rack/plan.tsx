@@ -12,7 +12,7 @@ import { RackPlaces } from './rack-places';
 import styles from './rack.module.css';
 import { BUDGETS_MS, type PlanPage, usePlanPage } from './use-plan-page';
 
-const Made = dynamic(() => import('./plan-made').then((file) => file.Made));
+const Made = dynamic(() => import('./plan-made').then((file) => file.Made), { loading: () => null });
 
 function Go({ page }: { page: PlanPage }) {
   const { running, progress, plans, chosen } = page;

@@ -10,7 +10,7 @@ import { dayName } from '@/words/materials';
 import { OPENING } from '@/words/screens/settings';
 import styles from './settings.module.css';
 
-const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker));
+const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
 
 interface Props {
   readonly today: string;

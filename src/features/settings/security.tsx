@@ -12,7 +12,7 @@ import { momentText } from '@/words/materials';
 import { ROLE_NAMES, SECURITY, addressText, securityWhat } from '@/words/screens/settings';
 import styles from './settings.module.css';
 
-const PinForm = dynamic(() => import('./pin-form').then((file) => file.PinForm));
+const PinForm = dynamic(() => import('./pin-form').then((file) => file.PinForm), { loading: () => null });
 
 type Person = SecurityView['people'][number];
 
