@@ -19,6 +19,7 @@ tool('vite', [
 ]);
 run(process.execPath, ['.build/bench/core.js']);
 tool('tsx', ['scripts/bench/database.ts']);
+tool('tsx', ['scripts/bench/years.ts']);
 tool('tsx', ['scripts/bench/import.ts']);
 tool('tsx', ['scripts/bench/back-up.ts']);
 tool('tsx', ['scripts/bench/browser.ts']);

@@ -5,9 +5,10 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
+import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 
 const MIGRATIONS = path.join('src', 'db', 'migrations');
-const database = await PGlite.create();
+const database = await PGlite.create({ extensions: { pg_trgm } });
 await database.exec(
   'CREATE TABLE IF NOT EXISTS migration (number integer PRIMARY KEY, name text NOT NULL, at timestamptz NOT NULL DEFAULT now())',
 );

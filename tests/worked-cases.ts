@@ -1,4 +1,5 @@
 import cases from './cases/worked-cases.json';
+import moreCases from './cases/worked-cases-2.json';
 
 /** One worked case of the trade: what is given, what must come out. */
 export interface WorkedCase {
@@ -19,3 +20,5 @@ export function workedCases(topic: string): WorkedCase[] {
 }
 
 export const allCases = cases as unknown as readonly WorkedCase[];
+/** The second list, of the topics that exist by now. */
+export const ledgerCases = (moreCases as unknown as WorkedCase[]).filter(({ topic }) => topic === 'ledger');

@@ -8,6 +8,7 @@ import { useRef, useState } from 'react';
 import { BAR } from '@/words/screens/frame';
 import { ask } from './send';
 import { useLate } from './use-late';
+import { worthAsking } from './worth-asking';
 import styles from './top-bar.module.css';
 
 interface Found {
@@ -25,7 +26,7 @@ export function FinderField({ onLeave }: { onLeave: () => void }) {
   const asked = useLate(text.trim(), LATE_MS);
   const { data: orders = [] } = useQuery({
     queryKey: ['find', asked],
-    enabled: asked !== '',
+    enabled: worthAsking(asked),
     queryFn: async ({ signal }) => {
       const answer = await ask<readonly Found[]>(`/api/find?text=${encodeURIComponent(asked)}`, { signal });
       return answer.ok ? answer.value : [];
@@ -63,7 +64,9 @@ export function FinderField({ onLeave }: { onLeave: () => void }) {
               </Button>
             </li>
           ))}
-          {orders.length === 0 && asked === text.trim() && <li className={styles.none}>{BAR.findNone}</li>}
+          {orders.length === 0 && asked === text.trim() && (
+            <li className={styles.none}>{worthAsking(asked) ? BAR.findNone : BAR.findMore}</li>
+          )}
         </ul>
       )}
     </div>

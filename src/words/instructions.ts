@@ -31,6 +31,7 @@ const FITTINGS_NAMED: Readonly<Record<string, string>> = {
   'd-ring': 'D-rings',
   'strap hanger': 'Strap hangers',
   'screw eye': 'Screw eyes',
+  channel: 'Hangers in the channel',
 };
 const HANGING_LINES_NAMED: Readonly<Record<string, string>> = { wire: 'Wire', chain: 'Chain', cord: 'Cord' };
 const PATTERNS: Readonly<Record<string, string>> = {

@@ -4,7 +4,9 @@ import { type Design, newDesign } from '@/core/design/design';
 import { freeze, resolve } from '@/core/design/resolve';
 import { withBuild } from '@/core/design/with-build';
 import { insertOutline, templatesOf } from '@/core/drawing/template';
+import { Has } from '@/core/instructions/has';
 import { instructionsOf } from '@/core/instructions/instructions';
+import { checkPointsOf } from '@/core/instructions/points';
 import { defaultSettings } from '@/core/settings';
 import { inches, mm, size, toMm } from '@/core/units/length';
 import { workOut } from '@/core/work-out';
@@ -127,6 +129,30 @@ describe('the neck of a garment', () => {
       kind: 'area',
       points: insertOutline(insert, mm(160), mm(70)),
     });
+  });
+});
+
+describe('what is said of a back and of metal', () => {
+  const has = (design: Design) => new Has(done(design), context.settings);
+  const own = (build: Design['build'], over: Partial<Design> = {}): Design => ({
+    ...withBuild(exampleDesign(), build, settings, HOUSE),
+    ...over,
+  });
+  it('is checked as sealed only where something covers or tapes it', () => {
+    const checked = (design: Design) => checkPointsOf(has(design)).includes('back-sealed');
+    expect(checked(exampleDesign())).toBe(true);
+    expect(checked({ ...exampleDesign(), practice: { back: 'tape only' } })).toBe(true);
+    for (const build of ['wrapped-canvas', 'glass-sandwich', 'metal-sections'] as const)
+      expect([build, checked(own(build))]).toEqual([build, false]);
+    expect(checked(own('floater', { own: { innerDepth: inches(1, 3, 4), pieceDepth: inches(1) } }))).toBe(false);
+  });
+
+  it('lists the pairs of a metal frame at the step that cuts them, and hangers that slide into its channel', () => {
+    const text = said(own('metal-sections')).join('\n');
+    expect(text).toMatch(/^Hangers in the channel /m);
+    expect(text).not.toContain('D-rings');
+    const step = instructionsOf(done(own('metal-sections')), context.settings).find((one) => one.step === 'cut-strips');
+    expect(step!.lines.map(({ big }) => big?.[0]!.value)).toEqual([inches(16, 3, 4), inches(20, 3, 4)]);
   });
 });
 

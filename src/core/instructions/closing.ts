@@ -186,7 +186,7 @@ export function hangLines(has: Has): Line[] {
           hooksOrRings(hanging),
           {
             rating,
-            fitting: design.hanging.fitting ?? 'd-ring',
+            fitting: design.hanging.fitting ?? (has.sections ? 'channel' : 'd-ring'),
             inset: length(Math.round((worked.sizes.outside!.w - hanging.span) / 2)),
             apart: hanging.span,
             plate: design.hanging.plate ?? 0,

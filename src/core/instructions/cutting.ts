@@ -259,7 +259,7 @@ export function boardLines(has: Has): Line[] {
 }
 
 export function stripLines(has: Has): Line[] {
-  const strips = stripsOf(has).filter((part) => part.part !== 'section');
+  const strips = stripsOf(has);
   const flat = flatsOf(has).filter((part) => BESIDE.includes(part.part));
   return [
     ...strips.map((part) =>

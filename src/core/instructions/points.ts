@@ -35,7 +35,7 @@ const CHECKED: Partial<Record<CheckPoint, (has: Has) => boolean>> = {
   'smears-outside': (has) => has.glazed,
   'straight-in-window': ({ worked }) => worked.sizes.matted !== undefined,
   'insisted-kept': ({ design }) => design.insists !== '',
-  'back-sealed': (has) => has.scope.closed && has.build.seeThrough !== true,
+  'back-sealed': (has) => has.backSealed,
   'hangers-up': (has) => has.hanging !== undefined && has.assembledHere,
   'drop-written': (has) => has.hanging !== undefined && has.assembledHere,
   'weight-in-rating': (has) => has.hanging !== undefined,

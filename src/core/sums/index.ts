@@ -13,6 +13,7 @@ import {
   sawErrors,
   sizeChain,
 } from './topics/frames';
+import { ledger } from './topics/ledger';
 import { lengths } from './topics/lengths';
 import { hiddenSpacer, markingOuts, mats, severalWindows, standard, turnedEdges } from './topics/mats';
 import { prices } from './topics/prices';
@@ -46,6 +47,7 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
   'as-built': asBuilts,
   'shop-made': shopMades,
   prices,
+  ledger,
   cautions,
 };
 export { sumUp } from './sum';

@@ -8,6 +8,7 @@ import { randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
+import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 import { DATABASE, FILLING, SECRET, flushFolder } from './folder';
 
@@ -54,8 +55,11 @@ async function flushTree(folder: string): Promise<void> {
   for (let at = 0; at < files.length; at += AT_ONCE) await Promise.all(files.slice(at, at + AT_ONCE).map(flush));
 }
 
+/** What the tables need beyond PostgreSQL itself; a server has them, here they come with the program. */
+const EXTENSIONS = { pg_trgm };
+
 const flushing = (database: string, more: object = {}) =>
-  PGlite.create({ fs: new FlushingFS(database), startParams: START, ...more });
+  PGlite.create({ fs: new FlushingFS(database), startParams: START, extensions: EXTENSIONS, ...more });
 
 const imageOf = (prepared?: string) =>
   prepared && fs.existsSync(prepared) ? { loadDataDir: new Blob([fs.readFileSync(prepared)]) } : {};
@@ -80,5 +84,5 @@ export async function fillFolder(folder: string, prepared?: string): Promise<voi
 
 /** Opens the database in the folder `database`, which must be whole; in memory when it is undefined. */
 export async function openPglite(database: string | undefined, prepared?: string): Promise<PGlite> {
-  return database === undefined ? PGlite.create(imageOf(prepared)) : flushing(database);
+  return database === undefined ? PGlite.create({ extensions: EXTENSIONS, ...imageOf(prepared) }) : flushing(database);
 }

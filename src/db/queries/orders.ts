@@ -34,19 +34,32 @@ export const insertCustomer = (tx: Tx, one: CustomerRow, now: Date) =>
 export const customerById = async (db: Queries, id: string) =>
   readRow(customerRow, await db.query('SELECT id, name, phone, email FROM customer WHERE id = $1', [id]));
 
+/** A trigram needs three: fewer letters are the beginning of a name, fewer digits of a phone number are nothing. */
+const LETTERS = 3;
+/** More customers than this who match are not gone through one by one. */
+const FEW = 200;
 const LIKE_SIGNS = /[\\%_]/g;
 export const likeText = (text: string) => text.replace(LIKE_SIGNS, (sign) => `\\${sign}`);
+const namePattern = (letters: string) => `${letters.length < LETTERS ? '' : '%'}${likeText(letters)}%`;
+const usefulDigits = (text: string) => {
+  const digits = digitsOf(text);
+  return digits.length < LETTERS ? '' : digits;
+};
 
-/** Customers whose name holds the text or whose phone holds its digits, the busiest first. */
+/** Customers whose name holds the text or whose phone holds its digits, the busiest of them first. */
 export const findCustomers = async (db: Queries, text: string) =>
   readRows(
     customerRow,
     await db.query(
-      `SELECT c.id, c.name, c.phone, c.email, count(o.id)::int AS orders
-         FROM customer c LEFT JOIN orders o ON o.customer_id = c.id
-        WHERE lower(c.name) LIKE '%' || lower($1) || '%' OR ($2 <> '' AND c.digits LIKE '%' || $2 || '%')
-        GROUP BY c.id ORDER BY orders DESC, c.name LIMIT 12`,
-      [likeText(text), digitsOf(text)],
+      `WITH found AS MATERIALIZED (
+         (SELECT id, name, phone, email FROM customer
+           WHERE lower(name) LIKE lower($1) LIMIT ${FEW})
+          UNION
+         (SELECT id, name, phone, email FROM customer WHERE $2 <> '' AND digits LIKE '%' || $2 || '%' LIMIT ${FEW}))
+       SELECT c.id, c.name, c.phone, c.email, count(o.id)::int AS orders
+         FROM found c LEFT JOIN orders o ON o.customer_id = c.id
+        GROUP BY c.id, c.name, c.phone, c.email ORDER BY orders DESC, c.name LIMIT 12`,
+      [namePattern(text.trim()), usefulDigits(text)],
     ),
   );
 
@@ -232,24 +245,78 @@ export const foundRow = z.object({
 });
 export type FoundOrder = z.infer<typeof foundRow>;
 
+const idsOf = async (db: Queries, sql: string, params: unknown[]) =>
+  (await db.query<{ id: string }>(sql, params)).map(({ id }) => id);
+
+/** Customers whose name holds the letters or whose phone holds the digits; undefined when they are too many to list. */
+async function customersNamed(db: Queries, letters: string, digits: string): Promise<string[] | undefined> {
+  const named =
+    letters === ''
+      ? []
+      : await idsOf(db, 'SELECT id FROM customer WHERE lower(name) LIKE lower($1) LIMIT $2', [
+          namePattern(letters),
+          FEW + 1,
+        ]);
+  const called =
+    digits === ''
+      ? []
+      : await idsOf(db, `SELECT id FROM customer WHERE digits LIKE '%' || $1 || '%' LIMIT $2`, [digits, FEW + 1]);
+  return named.length > FEW || called.length > FEW ? undefined : [...new Set([...named, ...called])];
+}
+
+/** The ids of the newest orders that match, and of all open ones among them. */
+async function ordersNamed(db: Queries, text: string, states: readonly string[], most: number): Promise<string[]> {
+  const number = /^(\d{1,9})(-\d*)?$/.exec(text)?.[1] ?? '';
+  const digits = usefulDigits(text);
+  const customers = text === '' ? undefined : await customersNamed(db, text, digits);
+  const numbered =
+    number === ''
+      ? []
+      : await idsOf(
+          db,
+          `SELECT id FROM orders WHERE number::text LIKE $1 || '%' AND state = ANY ($2) ORDER BY state = 'accepted' DESC, number DESC LIMIT $3`,
+          [number, states, FEW],
+        );
+  const theirs = customers
+    ? await idsOf(
+        db,
+        `SELECT id FROM orders WHERE customer_id = ANY ($1) AND state = ANY ($2)
+          ORDER BY state = 'accepted' DESC, number DESC LIMIT $3`,
+        [customers, states, FEW],
+      )
+    : await idsOf(
+        db,
+        `(SELECT o.id FROM orders o JOIN customer c ON c.id = o.customer_id
+           WHERE o.state = ANY ($2) AND (lower(c.name) LIKE lower($1) OR ($3 <> '' AND c.digits LIKE '%' || $3 || '%'))
+           ORDER BY o.number DESC LIMIT $4)
+          UNION
+         (SELECT o.id FROM orders o JOIN customer c ON c.id = o.customer_id
+           WHERE o.state = 'accepted' AND 'accepted' = ANY ($2)
+             AND (lower(c.name) LIKE lower($1) OR ($3 <> '' AND c.digits LIKE '%' || $3 || '%'))
+           LIMIT ${FEW})`,
+        [namePattern(text), states, digits, most],
+      );
+  return [...new Set([...numbered, ...theirs])];
+}
+
 /** Orders by number, ticket, customer's name or phone; what can be collected first, then the newest. */
-export const findOrders = async (db: Queries, text: string, states: readonly string[], most = 30) => {
-  const number = /^(\d{1,9})(-\d*)?$/.exec(text.trim())?.[1] ?? '';
-  return readRows(
+export const findOrders = async (db: Queries, text: string, states: readonly string[], most = 30) =>
+  readRows(
     foundRow,
     await db.query(
-      `SELECT o.number, o.state, o.promised::text, c.name AS customer, c.phone,
+      `WITH found AS MATERIALIZED (
+         SELECT o.id, o.number, o.state, o.promised, o.customer_id, o.agreed,
+                o.state = 'accepted' AND NOT EXISTS (SELECT 1 FROM job j JOIN step s ON s.job_id = j.id
+                                                      WHERE j.order_id = o.id AND s.step = 'final-check' AND s.state <> 'done') AS ready
+           FROM orders o WHERE o.id = ANY ($1)
+          ORDER BY ready DESC, number DESC LIMIT $2)
+       SELECT o.number, o.state, o.promised::text, c.name AS customer, c.phone,
               coalesce((SELECT string_agg(nullif(p.design -> 'piece' ->> 'title', ''), ', ' ORDER BY p.position) FROM piece p WHERE p.order_id = o.id), '') AS titles,
               (o.agreed ->> 'total')::bigint AS total,
               coalesce((SELECT sum(amount) FROM payment y WHERE y.order_id = o.id), 0)::bigint AS paid,
-              o.state = 'accepted' AND NOT EXISTS (SELECT 1 FROM job j JOIN step s ON s.job_id = j.id
-                                                    WHERE j.order_id = o.id AND s.step = 'final-check' AND s.state <> 'done') AS ready
-         FROM orders o JOIN customer c ON c.id = o.customer_id
-        WHERE o.state = ANY ($4)
-          AND ($1 = '' OR lower(c.name) LIKE '%' || lower($1) || '%' OR ($2 <> '' AND o.number::text LIKE $2 || '%')
-               OR (length($3) > 2 AND c.digits LIKE '%' || $3 || '%'))
-        ORDER BY ready DESC, o.number DESC LIMIT $5`,
-      [likeText(text.trim()), number, digitsOf(text), states, most],
+              o.ready
+         FROM found o JOIN customer c ON c.id = o.customer_id
+        ORDER BY o.ready DESC, o.number DESC`,
+      [await ordersNamed(db, text.trim(), states, most), most],
     ),
   );
-};

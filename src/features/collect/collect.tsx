@@ -9,6 +9,7 @@ import type { FoundView } from '@/contract/views';
 import { Cash } from '@/ui/figures';
 import { ask } from '@/ui/send';
 import { useLate } from '@/ui/use-late';
+import { worthAsking } from '@/ui/worth-asking';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import { COLLECT } from '@/words/screens/collect';
@@ -31,7 +32,8 @@ const found = (text: string) =>
 export function Collect({ start }: { start: readonly FoundView[] }) {
   const router = useRouter();
   const [text, setText] = useState('');
-  const asked = useLate(text, LATE_MS);
+  const typed = useLate(text, LATE_MS);
+  const asked = worthAsking(typed) ? typed : '';
   const client = useQueryClient();
   const { data } = useQuery({ ...found(asked), enabled: asked !== '', placeholderData: keepPreviousData });
   /** Opens the first that the text finds, also when Enter comes before the list does. */

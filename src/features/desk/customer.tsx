@@ -10,6 +10,7 @@ import type { CustomerView } from '@/contract/views';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { ask } from '@/ui/send';
 import { useLate } from '@/ui/use-late';
+import { worthAsking } from '@/ui/worth-asking';
 import { CUSTOMER } from '@/words/screens/desk';
 import styles from './desk.module.css';
 
@@ -44,7 +45,8 @@ interface Props {
 export function CustomerDialog({ onChoose, onClose }: Props) {
   const [text, setText] = useState('');
   const [adding, setAdding] = useState(false);
-  const asked = useLate(text, LATE_MS);
+  const typed = useLate(text, LATE_MS);
+  const asked = worthAsking(typed) ? typed : '';
   const { data: customers = [] } = useQuery({
     queryKey: ['customers', asked],
     placeholderData: keepPreviousData,
@@ -72,9 +74,10 @@ export function CustomerDialog({ onChoose, onClose }: Props) {
             onKeyDown={(event) => {
               if (event.key !== 'Enter') return;
               event.preventDefault();
-              const [first] = asked === text ? customers : [];
-              if (first && text !== '') onChoose(first);
-              else if (text.trim() !== '' && asked === text) setAdding(true);
+              if (typed !== text || text.trim() === '') return;
+              const [first] = asked === '' ? [] : customers;
+              if (first) onChoose(first);
+              else setAdding(true);
             }}
             slotProps={{ input: { 'aria-label': CUSTOMER.findLong, maxLength: 80 } }}
           />

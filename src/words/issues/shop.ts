@@ -68,6 +68,10 @@ export const SHOP: Sentences<ShopIssue> = {
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'refund-above-paid': ({ cash }) =>
+    `${cash('amount')} is more than what was paid and not given back yet: ${cash('paid')}.`,
+  'write-off-early': () => 'Nothing is owed before the order is handed over.',
+  'write-off-above': ({ cash }) => `${cash('amount')} is more than what is owed: ${cash('owed')}.`,
   'payment-above-balance': ({ cash }) => `${cash('amount')} is more than the balance of ${cash('balance')}.`,
   'payment-unknown': () => 'There is no such payment.',
   'payment-reversed': () => 'This payment is reversed already.',

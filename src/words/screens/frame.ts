@@ -6,6 +6,7 @@ export const BAR = {
   places: 'Places',
   find: 'Find an order',
   findLong: 'Find an order by number, name or phone',
+  findMore: 'Three letters of a name, or a number.',
   findNone: 'No order with this number, name or phone.',
   unit: 'Unit shown',
   personTitle: (person: string, role: string) => `${person}, ${role}`,
