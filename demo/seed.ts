@@ -18,7 +18,7 @@ import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
 import { mustParseLength } from '@/core/units/parse-length';
 import type { Tx } from '@/db/client';
-import { getShop, insertEdition, insertShop, putMaterial, putMouldings } from '@/db/queries/books';
+import { getShop, insertShop, putMouldings } from '@/db/queries/books';
 import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
@@ -27,14 +27,7 @@ import { perform } from '@/server/door';
 import { cutJobs, cutRequests } from '@/server/cutting/needs';
 import { type ShopData, type AppContext, readBooks } from '@/server/app-context';
 import { hashPin } from '@/server/pins';
-import {
-  STARTING_BACKINGS,
-  STARTING_GLAZINGS,
-  STARTING_MATERIALS,
-  STARTING_MATS,
-  STARTING_READY_MADES,
-  startingPrices,
-} from '@/server/starting-books';
+import { STARTING_MATERIALS, firstBooks } from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
 import { CUSTOMERS, STAFF } from './people';
 import { PLANS, RACK_SHEETS, RACK_STICKS, STOCK } from './rack';
@@ -281,24 +274,18 @@ export async function seedDemo(app: AppContext): Promise<void> {
     await insertShop(tx, {
       name: 'Quillet Framing',
       home_unit: 'in',
-      prices: startingPrices(),
-      house: STARTING_MATERIALS,
       demo: true,
     });
     const people = new Map(STAFF.map((one) => [one.name as string, crypto.randomUUID() as string]));
     for (const [index, one] of STAFF.entries())
       await insertStaff(tx, { id: people.get(one.name)!, name: one.name, role: one.role, pin_hash: hashes[index]! });
-    const edition = await insertEdition(tx, daysAfter(now, -90), people.get('Ines')!, 'first books');
+    const edition = await firstBooks(tx, { at: daysAfter(now, -90), by: people.get('Ines')! });
     await putMouldings(
       tx,
       edition,
       mouldings.map((moulding, position) => ({ moulding, position })),
     );
-    for (const [index, one] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', one, index);
-    for (const [index, one] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', one, index);
-    for (const [index, one] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', one, index);
-    for (const [index, one] of STARTING_READY_MADES.entries()) await putMaterial(tx, 'ready-made', one, index);
-    const books = (await readBooks(tx))!;
+    const books = (await readBooks(tx, edition))!;
     const tell = new Teller(
       tx,
       app,

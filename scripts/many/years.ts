@@ -165,8 +165,9 @@ export async function fillYears(db: Db, { orders, mouldings, now, tell = () => u
   if (mouldings > 0)
     await db.transaction(async (tx) => {
       const rows = await tx.query<{ number: number }>(
-        `INSERT INTO price_edition (number, at, why, state, by_id)
-         SELECT max(number) + 1, $1, 'a long list', 'made', $2 FROM price_edition RETURNING number`,
+        `INSERT INTO price_edition (number, at, why, state, by_id, starts, prices, house)
+         SELECT number + 1, $1, 'a long list', 'made', $2, $1::timestamptz::date, prices, house
+           FROM price_edition WHERE number = (SELECT max(number) FROM price_edition) RETURNING number`,
         [now, by],
       );
       await tx.query(

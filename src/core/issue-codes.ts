@@ -199,6 +199,7 @@ export type ShopIssue =
   | 'promise-closed'
   | 'payment-not-agreed'
   | 'payment-above-balance'
+  | 'edition-scheduled'
   | 'refund-above-paid'
   | 'write-off-early'
   | 'write-off-above'

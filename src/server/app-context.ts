@@ -1,12 +1,20 @@
 /** What every use case is given: database, clock, stand-ins, live screens. Put together in `compose.ts`. */
 import type { Db, Queries, Tx } from '@/db/client';
-import { type MaterialLists, type ShopRow, getShop, latestEdition, listMaterials } from '@/db/queries/books';
+import {
+  type MaterialLists,
+  type ShopRow,
+  editionByNumber,
+  editionOn,
+  getShop,
+  listMaterials,
+} from '@/db/queries/books';
 import { type Settings, defaultSettings } from '@/core/settings';
 import { type Catalogue, catalogueOf } from '@/core/materials';
+import type { DefaultMaterials } from '@/core/design/design';
 import type { PriceBook } from '@/core/pricing/book';
 import type { MatCutter, SimulatedTerminal } from '@/standins/ports';
 import type { Person } from '@/db/queries/staff';
-import type { Clock } from './clock';
+import { type Clock, dayOf } from './clock';
 import type { CuttingPool } from './cutting/pool';
 import { type ShopSettings, USUAL_SETTINGS, readSettings } from '@/contract/settings';
 import { latestSettings } from '@/db/queries/settings';
@@ -44,19 +52,23 @@ export interface ShopData {
   readonly shop: ShopRow;
   readonly settings: Settings;
   readonly prices: PriceBook;
+  /** The codes a new design starts with. */
+  readonly house: DefaultMaterials;
   readonly lists: MaterialLists;
   readonly catalogue: Catalogue;
 }
 
-export async function readBooks(db: Queries): Promise<ShopData | undefined> {
+/** The books as one edition has them; undefined where there is no shop, or the edition kept no content. */
+export async function readBooks(db: Queries, number: number): Promise<ShopData | undefined> {
   const shop = await getShop(db);
-  if (!shop) return undefined;
-  const edition = await latestEdition(db);
-  const lists = await listMaterials(db, edition);
+  const edition = await editionByNumber(db, number);
+  if (!shop || !edition?.prices || !edition.house) return undefined;
+  const lists = await listMaterials(db, number);
   return {
     shop,
     settings: defaultSettings(shop.home_unit),
-    prices: { ...shop.prices, edition },
+    prices: { ...edition.prices, edition: number },
+    house: edition.house,
     lists,
     catalogue: catalogueOf(lists),
   };
@@ -73,23 +85,25 @@ export interface KeptBooks {
 }
 
 /** Keeps the books of the latest edition that was read; every change of the books is a new edition and is told on the bus. */
-export function keptBooks(db: Queries, bus: Bus): KeptBooks {
+export function keptBooks(db: Queries, bus: Bus, clock: Clock): KeptBooks {
   let kept: ShopData | undefined;
-  let current = false;
+  /** The day for which it is known that they are in force. */
+  let current: string | undefined;
   let settings: ShopSettings | undefined;
   bus.listen(({ touched }) => {
-    if (touched.includes('books')) current = false;
+    if (touched.includes('books')) current = undefined;
     if (touched.includes('settings')) settings = undefined;
   });
   const booksIn = async (from: Queries) => {
-    const edition = await latestEdition(from);
-    if (kept?.prices.edition !== edition) kept = await readBooks(from);
+    const edition = await editionOn(from, dayOf(clock.now()));
+    if (kept?.prices.edition !== edition) kept = await readBooks(from, edition);
     return kept;
   };
   const books = async () => {
-    if (current && kept) return kept;
+    const day = dayOf(clock.now());
+    if (current === day && kept) return kept;
     const found = await booksIn(db);
-    current = found !== undefined;
+    current = found && day;
     return found;
   };
   const settingsIn = async (from: Queries) => {

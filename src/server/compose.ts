@@ -35,7 +35,7 @@ export const contextOver = (
 ): AppContext => {
   const bus = newBus();
   const cutting = new CuttingPool(thread);
-  const books = keptBooks(db, bus);
+  const books = keptBooks(db, bus, clock);
   const backUps: BackUps | undefined =
     folder === undefined ? undefined : backUpsOf(folder, db, clock, books.shopSettings);
   return {

@@ -37,7 +37,7 @@ export function openWorkOut(
   const checked = workOutBody.safeParse(body);
   if (!checked.success) return bad(...schemaIssues(checked.error.issues));
   const home = books?.settings.homeUnit ?? 'in';
-  const { request, complaints } = readRequest(checked.data, home, books?.shop.house ?? NO_DEFAULTS);
+  const { request, complaints } = readRequest(checked.data, home, books?.house ?? NO_DEFAULTS);
   if (complaints.length > 0) return bad(...complaints.map((one): Issue => ({ ...one })));
   const prices = request.prices ?? books?.prices;
   const result = workOut(request.design, {

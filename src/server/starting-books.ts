@@ -1,7 +1,11 @@
 /** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
+import type { Tx } from '@/db/client';
+import { insertEdition, putMaterial } from '@/db/queries/books';
+import type { By } from '@/db/queries/rows';
 import type { Backing, Glazing, ReadyMade, SheetMaterial } from '@/core/materials';
 import { inches, mm } from '@/core/units/length';
 import { money } from '@/core/units/money';
+import { dayOf } from './clock';
 
 const BOARD = { w: inches(32), h: inches(40) };
 const LARGE = { w: inches(48), h: inches(96) };
@@ -148,3 +152,24 @@ export const startingPrices = () => ({
   depositPercent: '50',
   quoteDays: 30,
 });
+
+/** Writes the first edition of a new shop's books; answers its number. */
+export async function firstBooks(tx: Tx, { at, by }: { readonly at: Date; readonly by: By }): Promise<number> {
+  const edition = await insertEdition(tx, {
+    prices: startingPrices(),
+    house: STARTING_MATERIALS,
+    at,
+    by,
+    why: 'first books',
+    starts: dayOf(at),
+  });
+  const lists = {
+    mat: STARTING_MATS,
+    glazing: STARTING_GLAZINGS,
+    backing: STARTING_BACKINGS,
+    'ready-made': STARTING_READY_MADES,
+  } as const;
+  for (const kind of ['mat', 'glazing', 'backing', 'ready-made'] as const)
+    for (const [index, one] of lists[kind].entries()) await putMaterial(tx, edition, kind, one, index);
+  return edition;
+}

@@ -47,7 +47,7 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
     homeUnit: shop.home_unit,
     demo: shop.demo,
     prices,
-    defaults: shop.house,
+    defaults: books.house,
     lists,
     calendar,
     today: dayOf(app.clock.now()),

@@ -7,52 +7,75 @@ import { type Backing, type Glazing, PROFILES, type ReadyMade, type SheetMateria
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
 import type { Queries, Tx } from '../client';
-import { type By, readRow, readRows } from './rows';
+import { type By, named, readRow, readRows } from './rows';
 
-const shopRow = z.object({
-  name: z.string(),
-  home_unit: z.enum(['in', 'mm']),
-  prices: z.custom<Omit<PriceBook, 'edition'>>((value) => typeof value === 'object' && value !== null),
-  house: z.custom<DefaultMaterials>((value) => typeof value === 'object' && value !== null),
-  demo: z.boolean(),
-});
+const shopRow = z.object({ name: z.string(), home_unit: z.enum(['in', 'mm']), demo: z.boolean() });
 export type ShopRow = z.infer<typeof shopRow>;
 
 export const getShop = async (db: Queries): Promise<ShopRow | undefined> =>
-  readRow(shopRow, await db.query('SELECT name, home_unit, prices, house, demo FROM shop WHERE id = 1'));
+  readRow(shopRow, await db.query('SELECT name, home_unit, demo FROM shop WHERE id = 1'));
 
 export const insertShop = (tx: Tx, shop: ShopRow) =>
-  tx.query('INSERT INTO shop (id, name, home_unit, prices, house, demo) VALUES (1, $1, $2, $3, $4, $5)', [
+  tx.query('INSERT INTO shop (id, name, home_unit, demo) VALUES (1, $1, $2, $3)', [
     shop.name,
     shop.home_unit,
-    JSON.stringify(shop.prices),
-    JSON.stringify(shop.house),
     shop.demo,
   ]);
 
-export const setPrices = (tx: Tx, prices: ShopRow['prices']) =>
-  tx.query('UPDATE shop SET prices = $1 WHERE id = 1', [JSON.stringify(prices)]);
+const object = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
+/** What an edition says beside its materials. */
+export interface EditionContent {
+  readonly prices: Omit<PriceBook, 'edition'>;
+  readonly house: DefaultMaterials;
+}
+const editionRow = z.object({
+  number: z.int(),
+  at: z.date(),
+  by: named,
+  why: z.string(),
+  starts: z.string(),
+  prices: object<EditionContent['prices']>().nullable(),
+  house: object<DefaultMaterials>().nullable(),
+});
+export type EditionRow = z.infer<typeof editionRow>;
+const EDITION = `SELECT e.number, e.at, s.name AS by, e.why, e.starts::text, e.prices, e.house
+                   FROM price_edition e LEFT JOIN staff s ON s.id = e.by_id WHERE e.state = 'made'`;
 
-/** The newest edition that was made; 0 before the first. */
-export async function latestEdition(db: Queries): Promise<number> {
+/** The edition in force on that day: the newest that has begun; 0 before the first. */
+export async function editionOn(db: Queries, day: string): Promise<number> {
   const rows = await db.query<{ number: number | null }>(
-    "SELECT max(number) AS number FROM price_edition WHERE state = 'made'",
+    "SELECT max(number) AS number FROM price_edition WHERE state = 'made' AND starts <= $1",
+    [day],
   );
   return rows[0]?.number ?? 0;
 }
+/** The newest that was made, begun or not: what the next one is a change of. */
+export const newestEdition = async (db: Queries) =>
+  readRow(editionRow, await db.query(`${EDITION} ORDER BY e.number DESC LIMIT 1`));
+export const editionByNumber = async (db: Queries, number: number) =>
+  readRow(editionRow, await db.query(`${EDITION} AND e.number = $1`, [number]));
+export const listEditions = async (db: Queries, most: number) =>
+  readRows(editionRow, await db.query(`${EDITION} ORDER BY e.number DESC LIMIT $1`, [most]));
 
-const addEdition = async (tx: Tx, at: Date, by: By, why: string, state: 'filling' | 'made'): Promise<number> => {
+export interface NewEdition extends EditionContent {
+  readonly at: Date;
+  readonly by: By;
+  readonly why: string;
+  /** The first day it is in force. */
+  readonly starts: string;
+}
+const addEdition = async (tx: Tx, one: NewEdition, state: 'filling' | 'made'): Promise<number> => {
   const rows = await tx.query<{ number: number }>(
-    `INSERT INTO price_edition (number, at, by_id, why, state)
-     SELECT coalesce(max(number), 0) + 1, $1, $2, $3, $4 FROM price_edition RETURNING number`,
-    [at, by, why, state],
+    `INSERT INTO price_edition (number, at, by_id, why, starts, prices, house, state)
+     SELECT coalesce(max(number), 0) + 1, $1, $2, $3, $4, $5, $6, $7 FROM price_edition RETURNING number`,
+    [one.at, one.by, one.why, one.starts, JSON.stringify(one.prices), JSON.stringify(one.house), state],
   );
   return rows[0]!.number;
 };
 /** Makes the next edition; answers its number. */
-export const insertEdition = (tx: Tx, at: Date, by: By, why: string) => addEdition(tx, at, by, why, 'made');
+export const insertEdition = (tx: Tx, one: NewEdition) => addEdition(tx, one, 'made');
 /** Begins an edition that nobody sees until it is made. */
-export const beginEdition = (tx: Tx, at: Date, by: By, why: string) => addEdition(tx, at, by, why, 'filling');
+export const beginEdition = (tx: Tx, one: NewEdition) => addEdition(tx, one, 'filling');
 /** Answers false when the edition is not being filled. */
 export const makeEdition = async (tx: Tx, number: number, at: Date) =>
   (
@@ -63,6 +86,16 @@ export const makeEdition = async (tx: Tx, number: number, at: Date) =>
   ).length === 1;
 export const dropEdition = (tx: Tx, number: number) =>
   tx.query("UPDATE price_edition SET state = 'dropped' WHERE number = $1 AND state = 'filling'", [number]);
+/** Takes back an edition that has not begun; answers false when there is none. */
+export const withdrawEdition = async (tx: Tx, number: number, day: string) =>
+  (
+    await tx.query(
+      `UPDATE price_edition SET state = 'dropped'
+        WHERE number = $1 AND state = 'made' AND starts > $2
+          AND number = (SELECT max(number) FROM price_edition WHERE state = 'made') RETURNING number`,
+      [number, day],
+    )
+  ).length === 1;
 
 const mouldingRow = z
   .object({
@@ -100,9 +133,8 @@ const mouldingRow = z
   }));
 /** Places in the list that are read at a time: nobody waits long for a long list. */
 const PAGE = 1000;
-/** As an edition has them, the newest when none is named. */
-export async function listMouldings(db: Queries, edition?: number): Promise<Listed[]> {
-  const of = edition ?? (await latestEdition(db));
+/** As an edition has them. */
+export async function listMouldings(db: Queries, edition: number): Promise<Listed[]> {
   const last = (await db.query<{ last: number | null }>('SELECT max(position) AS last FROM moulding'))[0]?.last ?? -1;
   const found: Listed[] = [];
   for (let from = 0; from <= last; from += PAGE) {
@@ -111,9 +143,14 @@ export async function listMouldings(db: Queries, edition?: number): Promise<List
          JOIN price_edition e ON e.number = m.edition AND e.state = 'made'
         WHERE m.edition <= $1 AND m.position >= $2 AND m.position < $3
         ORDER BY m.position, m.code, m.edition DESC`,
-      [of, from, from + PAGE],
+      [edition, from, from + PAGE],
     );
-    found.push(...readRows(mouldingRow, rows));
+    found.push(
+      ...readRows(
+        mouldingRow,
+        rows.filter((row) => !row.gone),
+      ),
+    );
   }
   return found;
 }
@@ -165,17 +202,22 @@ const MATERIAL_KINDS = ['mat', 'glazing', 'backing', 'ready-made'] as const;
 type MaterialKind = (typeof MATERIAL_KINDS)[number];
 const materialRow = z.object({ code: z.string(), kind: z.enum(MATERIAL_KINDS), spec: z.unknown() });
 
+/** Writes a material into an edition: a new one, or what it becomes with it. */
 export async function putMaterial(
   tx: Tx,
+  edition: number,
   kind: MaterialKind,
   spec: SheetMaterial | ReadyMade,
   position: number,
 ): Promise<void> {
   await tx.query('INSERT INTO article (code, kind) VALUES ($1, $2) ON CONFLICT DO NOTHING', [spec.code, kind]);
-  await tx.query(
-    'INSERT INTO material (code, kind, spec, position) VALUES ($1, $2, $3, $4) ON CONFLICT (code) DO UPDATE SET spec = excluded.spec',
-    [spec.code, kind, JSON.stringify(spec), position],
-  );
+  await tx.query('INSERT INTO material (code, kind, spec, position, edition) VALUES ($1, $2, $3, $4, $5)', [
+    spec.code,
+    kind,
+    JSON.stringify(spec),
+    position,
+    edition,
+  ]);
 }
 
 export interface MaterialLists {
@@ -187,7 +229,16 @@ export interface MaterialLists {
 }
 
 export async function listMaterials(db: Queries, edition: number): Promise<MaterialLists> {
-  const rows = readRows(materialRow, await db.query('SELECT code, kind, spec FROM material ORDER BY position, code'));
+  const found = await db.query(
+    `SELECT DISTINCT ON (m.position, m.code) m.code, m.kind, m.spec, m.gone FROM material m
+       JOIN price_edition e ON e.number = m.edition AND e.state = 'made'
+      WHERE m.edition <= $1 ORDER BY m.position, m.code, m.edition DESC`,
+    [edition],
+  );
+  const rows = readRows(
+    materialRow,
+    found.filter((row) => !row.gone),
+  );
   const of = <S extends z.ZodType>(kind: string, schema: S) =>
     rows.filter((row) => row.kind === kind).map((row) => schema.parse(row.spec));
   return {

@@ -1,25 +1,38 @@
 /** The books change by editions: a supplier's list, all rows or none; a rule of price. */
 import { type PlannedRow, planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
-import { bad, good, issue } from '@/core/issue';
+import { type Outcome, bad, good, issue } from '@/core/issue';
 import {
+  type EditionContent,
   type PlacedMoulding,
   beginEdition,
   dropEdition,
-  getShop,
   insertEdition,
-  latestEdition,
   listMouldings,
   makeEdition,
   mouldingPlaces,
+  newestEdition,
   putMouldings,
-  setPrices,
 } from '@/db/queries/books';
-import type { Db } from '@/db/client';
+import type { Db, Queries } from '@/db/client';
+import { dayOf } from '../clock';
 import type { Handler, Readying } from '../door';
 import { inSlices } from '../slices';
 
 /** Rows written at a time: a slice takes a few ms, and whoever else asks comes in between. */
 const SLICE = 500;
+
+/**
+ * What a new edition is a change of: the newest one. Refused when it is not the one that was seen, or when it only
+ * begins after the new one would: that one is changed or taken back first.
+ */
+export async function nextFrom(db: Queries, seen: number, starts: string): Promise<Outcome<EditionContent>> {
+  const newest = await newestEdition(db);
+  if (!newest?.prices || !newest.house) return bad(issue('shop-unknown'));
+  if (newest.number !== seen) return bad(issue('books-stale', { seen, now: newest.number }));
+  if (newest.starts > starts)
+    return bad(issue('edition-scheduled', { edition: newest.number, starts: newest.starts }, 'starts'));
+  return good({ prices: newest.prices, house: newest.house });
+}
 
 /** A list that lies in an edition of its own, where nobody sees it yet. */
 interface Filled {
@@ -42,16 +55,17 @@ async function fill(db: Db, edition: number, todo: readonly PlannedRow[]): Promi
 }
 
 export const readyImport: Readying<'import-mouldings'> = async (payload, { app: { db }, now, by }) => {
-  const current = await latestEdition(db);
-  if (current !== payload.edition) return bad(issue('books-stale', { seen: payload.edition, now: current }));
+  const base = await nextFrom(db, payload.edition, dayOf(now));
+  if (!base.ok) return base;
   const list = await inSlices(readingMouldingList(payload.text));
   if (list.issues.length > 0) return bad(...list.issues);
-  const plan = await inSlices(planningImport(list, await listMouldings(db)));
+  const plan = await inSlices(planningImport(list, await listMouldings(db, payload.edition)));
   const refused = plan.filter((row) => row.does === 'refuse');
   if (refused.length > 0) return bad(issue('list-refused', { rows: refused.length, first: refused[0]!.row }));
   const todo = plan.filter((row) => row.does === 'add' || row.does === 'change');
   if (todo.length === 0) return bad(issue('list-unchanged'));
-  const edition = await db.transaction((tx) => beginEdition(tx, now, by, `list ${payload.file}`));
+  const next = { ...base.value, at: now, by, why: `list ${payload.file}`, starts: dayOf(now) };
+  const edition = await db.transaction((tx) => beginEdition(tx, next));
   try {
     await fill(db, edition, todo);
   } catch (error) {
@@ -60,7 +74,7 @@ export const readyImport: Readying<'import-mouldings'> = async (payload, { app: 
   }
   const filled: Filled = {
     edition,
-    from: current,
+    from: payload.edition,
     added: todo.filter((row) => row.does === 'add').length,
     changed: todo.filter((row) => row.does === 'change').map(({ code, changes }) => ({ code, changes })),
   };
@@ -70,7 +84,7 @@ export const readyImport: Readying<'import-mouldings'> = async (payload, { app: 
 /** Makes the list's edition the newest, unless another came first; then it stays unseen for good. */
 export const importMouldings: Handler<'import-mouldings'> = async (tx, { edition, file }, { now, ready }) => {
   const filled = ready as Filled;
-  const current = await latestEdition(tx);
+  const current = (await newestEdition(tx))?.number ?? 0;
   if (current !== edition || filled.edition < current || !(await makeEdition(tx, filled.edition, now)))
     return bad(issue('books-stale', { seen: edition, now: current }));
   const { added, changed } = filled;
@@ -90,16 +104,21 @@ export const importMouldings: Handler<'import-mouldings'> = async (tx, { edition
 };
 
 export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, group, rule }, { now, by }) => {
-  const current = await latestEdition(tx);
-  if (current !== edition) return bad(issue('books-stale', { seen: edition, now: current }));
-  const shop = await getShop(tx);
-  if (!shop) return bad(issue('shop-unknown'));
-  const before = shop.prices.groups[group];
+  const base = await nextFrom(tx, edition, dayOf(now));
+  if (!base.ok) return base;
+  const { prices, house } = base.value;
+  const before = prices.groups[group];
   // What the page does not ask about stays as it was.
   const { chart: _chart, minimum: _minimum, ...kept } = before;
   const after = { ...kept, ...rule };
-  const next = await insertEdition(tx, now, by, `price rule of ${group}`);
-  await setPrices(tx, { ...shop.prices, groups: { ...shop.prices.groups, [group]: after } });
+  const next = await insertEdition(tx, {
+    prices: { ...prices, groups: { ...prices.groups, [group]: after } },
+    house,
+    at: now,
+    by,
+    why: `price rule of ${group}`,
+    starts: dayOf(now),
+  });
   return good({
     result: { edition: next },
     audit: [

@@ -2,7 +2,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import { bad, good, issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
-import { getShop, insertEdition, insertShop, putMaterial } from '@/db/queries/books';
+import { getShop, insertShop } from '@/db/queries/books';
 import { insertCustomer } from '@/db/queries/orders';
 import {
   activeOwners,
@@ -18,14 +18,7 @@ import type { Handler, Readying } from '../door';
 import { tryPin } from '../pin-tries';
 import { hashPin } from '../pins';
 import { logSecurity } from '../security-log';
-import {
-  STARTING_BACKINGS,
-  STARTING_GLAZINGS,
-  STARTING_MATERIALS,
-  STARTING_MATS,
-  STARTING_READY_MADES,
-  startingPrices,
-} from '../starting-books';
+import { firstBooks } from '../starting-books';
 
 const codeFits = (typed: string, wanted: string) => {
   const [a, b] = [typed, wanted].map((text) => Buffer.from(text.replace(/[^0-9a-z]/gi, '').toUpperCase()));
@@ -48,16 +41,10 @@ export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now, read
   await insertShop(tx, {
     name: payload.shop,
     home_unit: homeUnit,
-    prices: startingPrices(),
-    house: STARTING_MATERIALS,
     demo: false,
   });
   await insertStaff(tx, { id, name: payload.owner, role: 'owner', pin_hash: ready as string });
-  await insertEdition(tx, now, id, 'first books');
-  for (const [index, mat] of STARTING_MATS.entries()) await putMaterial(tx, 'mat', mat, index);
-  for (const [index, glazing] of STARTING_GLAZINGS.entries()) await putMaterial(tx, 'glazing', glazing, index);
-  for (const [index, backing] of STARTING_BACKINGS.entries()) await putMaterial(tx, 'backing', backing, index);
-  for (const [index, frame] of STARTING_READY_MADES.entries()) await putMaterial(tx, 'ready-made', frame, index);
+  await firstBooks(tx, { at: now, by: id });
   const after = { shop: payload.shop, homeUnit, owner: payload.owner };
   return good({
     audit: [{ what: 'set up', entity: 'shop', entityId: '1', after }],

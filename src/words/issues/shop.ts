@@ -68,6 +68,8 @@ export const SHOP: Sentences<ShopIssue> = {
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'edition-scheduled': ({ f }) =>
+    `Edition ${f.edition} of the books begins on ${dayName(String(f.starts))}: begin on that day or later, or take it back first.`,
   'refund-above-paid': ({ cash }) =>
     `${cash('amount')} is more than what was paid and not given back yet: ${cash('paid')}.`,
   'write-off-early': () => 'Nothing is owed before the order is handed over.',
