@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { designSchema } from '@/core/design/schema';
 import { GROUPS } from '@/core/pricing/book';
-import { groupRuleSchema } from '@/core/pricing/rule-schema';
+import { groupRuleSchema, priceRulesSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
@@ -214,6 +214,13 @@ export const commands = {
     roles: ['owner'] as readonly Role[],
     payload: z.object({ edition: z.int(), group: z.enum(GROUPS), rule: groupRuleSchema }),
   },
+  /** Everything of the price book that is no rule of a group, from a day on. */
+  'set-prices': {
+    roles: OWNER,
+    payload: z.object({ edition: z.int(), starts: day, why: line(120), rules: priceRulesSchema }),
+  },
+  /** Takes back the newest edition before it begins. */
+  'withdraw-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },
   'import-mouldings': {
     roles: ['owner'] as readonly Role[],
     payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }),

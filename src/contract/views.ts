@@ -73,6 +73,20 @@ export interface ShopView {
   /** The shop's day. */
   readonly today: string;
 }
+/** An edition of the books, the newest first. */
+export interface EditionView {
+  readonly number: number;
+  readonly at: string;
+  readonly by: string;
+  readonly why: string;
+  readonly starts: string;
+}
+/** What prices are made of, to be changed; `newest` is the edition that a change is a change of. */
+export interface PricesView {
+  readonly shop: ShopView;
+  readonly newest: { readonly number: number; readonly prices: Omit<PriceBook, 'edition'> };
+  readonly editions: readonly EditionView[];
+}
 export interface CustomerView {
   readonly id: string;
   readonly name: string;

@@ -1,6 +1,7 @@
 /** The shape of a price rule as it is stored or sent. Charts rise: each step is larger than the one before. */
 import { z } from 'zod';
-import { MOST_MONEY, money } from '../units/money';
+import { MOUNTS } from '../design/choices';
+import { ENDINGS, MOST_MONEY, money } from '../units/money';
 import { DECIMAL } from '../units/rational';
 import { SCHOOLS } from './book';
 
@@ -36,3 +37,39 @@ export const groupRuleSchema = z
     chart: chartSchema.optional(),
   })
   .refine((rule) => rule.school !== 'chart' || rule.chart !== undefined, 'chart-empty');
+
+const HUNDRED = 100;
+const percentText = decimalText.refine((text) => Number(text) <= HUNDRED, 'percent-above');
+const rateText = decimalText.refine((text) => Number(text) <= MOST_RATE, 'rate-above');
+/** A step of selling is never nothing: quantities are divided by it. */
+const stepText = decimalText.refine((text) => Number(text) > 0 && Number(text) <= 10, 'step-out');
+const MOST_RATE = 100_000;
+const MOST_BREAKS = 20;
+
+/** Everything of the price book that is no rule of a material group: work, extras, breaks, endings, tax, deposit. */
+export const priceRulesSchema = z.strictObject({
+  labourPerHour: rateText,
+  labourIncluded: z.boolean(),
+  kit: amountSchema,
+  cornerSets: amountSchema.optional(),
+  plate: amountSchema.optional(),
+  bars: z.strictObject({ per: z.enum(['ft', 'm']), price: rateText }).optional(),
+  extraWindow: amountSchema.optional(),
+  shapedWindow: amountSchema.optional(),
+  mounting: z.partialRecord(z.enum(MOUNTS), z.strictObject({ per: z.enum(['in', 'cm']), price: rateText })).optional(),
+  quantityBreaks: z
+    .array(z.tuple([z.int().min(2).max(1000), percentText]))
+    .max(MOST_BREAKS)
+    .refine((breaks) => breaks.every(([count], index) => index === 0 || count > breaks[index - 1]![0]), 'breaks-order')
+    .optional(),
+  rush: percentText.optional(),
+  sellingStep: z.strictObject({ ft: stepText, m: stepText }),
+  ending: z.enum(ENDINGS),
+  tax: z.strictObject({
+    mode: z.enum(['exclusive', 'inclusive']),
+    percent: z.strictObject({ goods: percentText, labour: percentText, delivery: percentText.optional() }),
+  }),
+  depositPercent: percentText,
+  quoteDays: z.int().min(0).max(365),
+});
+export type PriceRules = z.output<typeof priceRulesSchema>;

@@ -2,11 +2,13 @@
 /** How each group of materials is priced: cost up, or by a chart. The owner sets it; every change is a new edition. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import { GROUPS, type Group, type GroupRule } from '@/core/pricing/book';
 import { Cash } from '@/ui/figures';
 import { RULES } from '@/words/screens/books';
+import { PRICES } from '@/words/screens/prices';
 
 const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm), { loading: () => null });
 
@@ -69,6 +71,7 @@ export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owne
           <dd>{RULES.percent(prices.depositPercent)}</dd>
         </div>
       </dl>
+      {owner && <Link href="/books/prices">{PRICES.link}</Link>}
     </section>
   );
 }

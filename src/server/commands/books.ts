@@ -6,12 +6,14 @@ import {
   type PlacedMoulding,
   beginEdition,
   dropEdition,
+  editionByNumber,
   insertEdition,
   listMouldings,
   makeEdition,
   mouldingPlaces,
   newestEdition,
   putMouldings,
+  withdrawEdition,
 } from '@/db/queries/books';
 import type { Db, Queries } from '@/db/client';
 import { dayOf } from '../clock';
@@ -28,9 +30,9 @@ const SLICE = 500;
 export async function nextFrom(db: Queries, seen: number, starts: string): Promise<Outcome<EditionContent>> {
   const newest = await newestEdition(db);
   if (!newest?.prices || !newest.house) return bad(issue('shop-unknown'));
-  if (newest.number !== seen) return bad(issue('books-stale', { seen, now: newest.number }));
   if (newest.starts > starts)
     return bad(issue('edition-scheduled', { edition: newest.number, starts: newest.starts }, 'starts'));
+  if (newest.number !== seen) return bad(issue('books-stale', { seen, now: newest.number }));
   return good({ prices: newest.prices, house: newest.house });
 }
 
@@ -128,6 +130,43 @@ export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, gro
         entityId: String(next),
         before: { group, rule: before },
         after: { group, rule: after },
+      },
+    ],
+    touched: ['books'],
+  });
+};
+
+export const setPrices: Handler<'set-prices'> = async (tx, { edition, starts, why, rules }, { now, by }) => {
+  if (starts < dayOf(now)) return bad(issue('edition-past', { day: starts }, 'starts'));
+  const base = await nextFrom(tx, edition, starts);
+  if (!base.ok) return base;
+  const { prices, house } = base.value;
+  const next = await insertEdition(tx, {
+    prices: { groups: prices.groups, ...rules },
+    house,
+    at: now,
+    by,
+    why,
+    starts,
+  });
+  const { groups: _groups, ...before } = prices;
+  return good({
+    result: { edition: next },
+    audit: [{ what: 'prices set', entity: 'books', entityId: String(next), before, after: { starts, ...rules } }],
+    touched: ['books'],
+  });
+};
+
+export const takeBackEdition: Handler<'withdraw-edition'> = async (tx, { edition }, { now }) => {
+  const found = await editionByNumber(tx, edition);
+  if (!found || !(await withdrawEdition(tx, edition, dayOf(now)))) return bad(issue('edition-begun', { edition }));
+  return good({
+    audit: [
+      {
+        what: 'edition taken back',
+        entity: 'books',
+        entityId: String(edition),
+        before: { starts: found.starts, why: found.why },
       },
     ],
     touched: ['books'],

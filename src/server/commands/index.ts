@@ -1,7 +1,7 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
 import { finalCheck, handOver, hold, moveStep, release } from './bench';
-import { importMouldings, readyImport, setGroupRule } from './books';
+import { importMouldings, readyImport, setGroupRule, setPrices, takeBackEdition } from './books';
 import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash } from './money';
@@ -48,6 +48,8 @@ export const handlers: Handlers = {
   'hand-over': handOver,
   'import-mouldings': importMouldings,
   'set-group-rule': setGroupRule,
+  'set-prices': setPrices,
+  'withdraw-edition': takeBackEdition,
   'put-rack-piece': putRackPiece,
   'remove-rack-piece': removeRackPiece,
   'set-stock': setStock,

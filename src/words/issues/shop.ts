@@ -68,6 +68,10 @@ export const SHOP: Sentences<ShopIssue> = {
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
+  'edition-begun': ({ f }) =>
+    `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,
+  'break-row': ({ f }) => `“${f.read}” is not a break: a count and a percent, such as 5 10.`,
   'edition-scheduled': ({ f }) =>
     `Edition ${f.edition} of the books begins on ${dayName(String(f.starts))}: begin on that day or later, or take it back first.`,
   'refund-above-paid': ({ cash }) =>

@@ -8,6 +8,7 @@ export const TITLES = {
   desk: 'Desk',
   matCutter: 'Mat cutter',
   openInterface: 'Open interface',
+  prices: 'Prices',
   planTheCuts: 'Plan the cuts',
   plansMade: 'Plans made',
   security: 'Security',

@@ -1,0 +1,160 @@
+/** The editions of the books: what each says, from which day it holds, and that nothing agreed moves with them. */
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import type { Asked } from '@/contract/commands';
+import { editionByNumber, listMaterials, newestEdition } from '@/db/queries/books';
+import { readBooks } from '@/server/app-context';
+import { pricesView } from '@/server/prices-view';
+import { CLEAN_LIST, type Stocked, TOTAL, codes, must, stocked } from '../stocked';
+
+let shop: Stocked;
+const fresh = async () => void (shop = await stocked());
+type Rules = Asked<'set-prices'>['rules'];
+const TODAY = '2031-05-05';
+
+async function rules(over: Partial<Rules> = {}): Promise<Rules> {
+  const { groups: _groups, edition: _edition, ...now } = (await shop.app.books())!.prices;
+  return { ...now, labourIncluded: now.labourIncluded ?? false, ...over } as Rules;
+}
+const set = async (over: Partial<Rules>, more: Partial<Omit<Asked<'set-prices'>, 'rules'>> = {}) =>
+  shop.app.command('set-prices', {
+    edition: (await newestEdition(shop.app.db))!.number,
+    starts: TODAY,
+    why: 'dearer',
+    ...more,
+    rules: await rules(over),
+  });
+const hourly = async () => (await shop.app.books())!.prices.labourPerHour;
+const goTo = (day: string) => void (shop.app.clock.at = new Date(`${day}T10:00:00Z`));
+
+describe('prices', () => {
+  beforeEach(fresh);
+  it('are another edition from today on: what is quoted next is dearer, what was quoted or agreed is not', async () => {
+    const [held, agreed] = [await shop.quote(), await shop.accepted()];
+    await must(set({ labourPerHour: '60.00', kit: 700 }));
+    expect([(await shop.app.books())!.prices.edition, await hourly()]).toEqual([3, '60.00']);
+    expect((await shop.viewOf(agreed.orderId)).agreed!.total).toBe(TOTAL);
+    // A quote holds the materials' prices of its day; its work is charged as of today, and acceptance says so.
+    const accept = await shop.app.command('accept-order', {
+      orderId: held.orderId,
+      revision: 1,
+      total: TOTAL,
+      reasons: {},
+    });
+    expect(codes(accept)).toBe('price-changed');
+    const later = await shop.quote();
+    // 55 min at 60.00 is 55.00, the kit 7.00: 11.00 + 1.00 more than 172.01, so 185.00, with 8 % 199.80.
+    await must(shop.app.command('accept-order', { orderId: later.orderId, revision: 1, total: 19_980, reasons: {} }));
+  });
+
+  it('can begin on a later day: until then the old hold, and nothing else is changed before them', async () => {
+    await must(set({ labourPerHour: '60.00' }, { starts: '2031-06-02' }));
+    expect(await hourly()).toBe('48.00');
+    expect(codes(await set({ kit: 800 }))).toBe('edition-scheduled');
+    expect(
+      codes(
+        await shop.app.command('set-group-rule', {
+          edition: 2,
+          group: 'mat',
+          rule: { school: 'cost-up', markup: '5' },
+        }),
+      ),
+    ).toBe('edition-scheduled');
+    expect(codes(await shop.app.command('import-mouldings', { text: CLEAN_LIST, edition: 2, file: 'again.csv' }))).toBe(
+      'edition-scheduled',
+    );
+    goTo('2031-06-01');
+    expect(await hourly()).toBe('48.00');
+    goTo('2031-06-02');
+    expect(await hourly()).toBe('60.00');
+  });
+
+  it('are taken back before they begin, and never after', async () => {
+    await must(set({ labourPerHour: '60.00' }, { starts: '2031-06-02' }));
+    expect(codes(await shop.app.command('withdraw-edition', { edition: 2 }))).toBe('edition-begun');
+    await must(shop.app.command('withdraw-edition', { edition: 3 }));
+    expect(codes(await shop.app.command('withdraw-edition', { edition: 3 }))).toBe('edition-begun');
+    goTo('2031-06-02');
+    expect(await hourly()).toBe('48.00');
+    await must(set({ labourPerHour: '52.00' }, { starts: '2031-06-02' }));
+    expect(await hourly()).toBe('52.00');
+    expect(codes(await shop.app.command('withdraw-edition', { edition: 4 }))).toBe('edition-begun');
+  });
+});
+
+describe('prices that cannot be', () => {
+  beforeAll(fresh);
+  it.each<[string, Partial<Rules>, string]>([
+    [
+      'tax over a hundred',
+      { tax: { mode: 'exclusive', percent: { goods: '100.01', labour: '8' } } },
+      'rules.tax.percent.goods',
+    ],
+    ['a deposit over a hundred', { depositPercent: '101' }, 'rules.depositPercent'],
+    ['a negative hour', { labourPerHour: '-1' }, 'rules.labourPerHour'],
+    ['an absurd hour', { labourPerHour: '100001' }, 'rules.labourPerHour'],
+    ['a step of nothing', { sellingStep: { ft: '0', m: '0.1' } }, 'rules.sellingStep.ft'],
+    [
+      'breaks that go down',
+      {
+        quantityBreaks: [
+          [10, '5'],
+          [5, '10'],
+        ],
+      },
+      'rules.quantityBreaks',
+    ],
+    ['a break for one', { quantityBreaks: [[1, '5']] }, 'rules.quantityBreaks.0.0'],
+    ['a quote for ever', { quoteDays: 366 }, 'rules.quoteDays'],
+  ])('refuse %s beside it, and nothing changes', async (_what, over, path) => {
+    const answer = await set(over);
+    expect(codes(answer)).toBe('input-wrong');
+    expect(!answer.ok && answer.issues[0]!.path).toBe(path);
+    expect((await newestEdition(shop.app.db))!.number).toBe(2);
+  });
+
+  it('take a hundred percent and a break at the edge', async () => {
+    await must(
+      set({
+        tax: { mode: 'inclusive', percent: { goods: '100', labour: '0' } },
+        quantityBreaks: [
+          [2, '0'],
+          [3, '100'],
+        ],
+        depositPercent: '100',
+      }),
+    );
+  });
+
+  it('refuse a day that is over, and a change of what was not seen', async () => {
+    expect(codes(await set({}, { starts: '2031-05-04' }))).toBe('edition-past');
+    expect(codes(await set({}, { edition: 1 }))).toBe('books-stale');
+  });
+});
+
+describe('an edition', () => {
+  beforeEach(fresh);
+  it('can be looked up again with all it said: rules and materials', async () => {
+    await must(set({ labourPerHour: '60.00' }));
+    const dearer = CLEAN_LIST.replace('120,4.20,ft', '120,9.90,ft');
+    await must(shop.app.command('import-mouldings', { text: dearer, edition: 3, file: 'dearer.csv' }));
+    const cost = async (edition: number) => {
+      const books = (await readBooks(shop.app.db, edition))!;
+      return [books.prices.labourPerHour, books.catalogue.mouldings.get('MAR-31')!.cost!.amount];
+    };
+    expect(await cost(2)).toEqual(['48.00', '4.20']);
+    expect(await cost(3)).toEqual(['60.00', '4.20']);
+    expect(await cost(4)).toEqual(['60.00', '9.90']);
+    // Before the list there was no moulding; boards and glass stood there from the first.
+    const first = await listMaterials(shop.app.db, 1);
+    expect([first.mouldings.length, first.mats.length > 5, first.glazings.length > 3]).toEqual([0, true, true]);
+    expect(await readBooks(shop.app.db, 9)).toBeUndefined();
+  });
+
+  it('says who made it, why, and from when', async () => {
+    await must(set({ labourPerHour: '60.00' }, { starts: '2031-06-02', why: 'the new year' }));
+    const view = (await pricesView(shop.app.viewer()))!;
+    expect(view.editions[0]).toMatchObject({ number: 3, by: 'Ada', why: 'the new year', starts: '2031-06-02' });
+    expect([view.shop.prices.edition, view.newest.number, view.newest.prices.labourPerHour]).toEqual([2, 3, '60.00']);
+    expect((await editionByNumber(shop.app.db, 3))!.prices).not.toHaveProperty('edition');
+  });
+});

@@ -1,0 +1,115 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
+import { Prices } from '@/features/prices/prices';
+import { rulesOf, choicesOf, valuesOf } from '@/features/prices/price-values';
+import { priceRulesSchema } from '@/core/pricing/rule-schema';
+import { pricesView } from '@/server/prices-view';
+import { button, field, press, sent, shopOfFile, show, type } from '../screens';
+import { must } from '../stocked';
+
+const shop = shopOfFile();
+const opened = async () => {
+  show(<Prices first={(await pricesView(shop().app.viewer()))!} />);
+  await screen.findByRole('heading', { name: 'Prices' });
+};
+const would = () =>
+  within(screen.getByRole('region', { name: /would cost/ }))
+    .getAllByRole('definition')
+    .map((one) => one.textContent);
+const now = async () => (await shop().app.books())!.prices;
+
+describe('the prices page', () => {
+  it('says at each key what a usual piece would cost, and makes the edition that is typed', async () => {
+    await opened();
+    const [today, same] = would();
+    expect(same).toBe(today);
+    type('An hour of work', '96.00');
+    type('Hanging kit', '12.50');
+    type('Off for many alike: pieces, percent', '5 5\n10 12.5');
+    const [, then] = would();
+    expect(Number(then)).toBeGreaterThan(Number(today) + 50);
+    press('Make the edition');
+    await screen.findByText(/Edition \d+ is made/);
+    const after = await now();
+    expect([after.labourPerHour, after.kit, after.quantityBreaks]).toEqual([
+      '96.00',
+      1250,
+      [
+        [5, '5'],
+        [10, '12.5'],
+      ],
+    ]);
+    expect(
+      screen.getByText(`Edition ${after.edition} is in force. A change is a new edition, from the day you say.`),
+    ).toBeTruthy();
+  });
+
+  it.each([
+    ['An hour of work', 'fifty', /fifty/],
+    ['Hanging kit', '6.000', /6\.000/],
+    ['Goods', '120', /at most 100/],
+    ['Off for many alike: pieces, percent', '5 5\nten 10', /“ten 10” is not a break/],
+    ['Off for many alike: pieces, percent', '10 5\n5 10', /more pieces than the one before/],
+    ['A quote holds for', '400', /365/],
+  ])('says beside %s what is wrong with “%s”, and sends nothing', async (label, text, why) => {
+    await opened();
+    const before = [await now(), sent(shop()).length];
+    type(label, text);
+    press('Make the edition');
+    await waitFor(() =>
+      expect(document.getElementById(field(label).getAttribute('aria-describedby')!)!.textContent).toMatch(why),
+    );
+    expect([field(label).value, [await now(), sent(shop()).length]]).toEqual([text, before]);
+  });
+
+  it('says that nothing can be priced while something typed cannot be read', async () => {
+    await opened();
+    type('Deposit', 'half');
+    expect(would()[1]).toBe('–');
+    expect(screen.getByText('Cannot be priced with what is typed.')).toBeTruthy();
+  });
+
+  it('shows an edition that has not begun, and takes it back', async () => {
+    const { newest, shop: data } = (await pricesView(shop().app.viewer()))!;
+    const read = rulesOf({ ...valuesOf(newest.prices), kit: '9.00' }, choicesOf(newest.prices), 'in');
+    if (!('rules' in read)) throw new Error('not read');
+    await must(
+      shop().app.command('set-prices', {
+        edition: newest.number,
+        starts: '2031-07-01',
+        why: 'summer',
+        rules: read.rules,
+      }),
+    );
+    await opened();
+    const line = screen.getByText('summer').closest('li')!;
+    expect(line.textContent).toContain('Not begun yet');
+    fireEvent.click(button(`Take back edition ${newest.number + 1}`));
+    await waitFor(() => expect(screen.queryByText('summer')).toBeNull());
+    expect((await now()).edition).toBe(data.prices.edition);
+  });
+});
+
+it('reads back exactly what it was given', () => {
+  const rules = priceRulesSchema.parse({
+    labourPerHour: '48.00',
+    labourIncluded: true,
+    kit: 600,
+    cornerSets: 350,
+    plate: 2800,
+    bars: { per: 'm', price: '7.90' },
+    extraWindow: 400,
+    shapedWindow: 900,
+    mounting: { 'dry mount': { per: 'cm', price: '0.12' } },
+    quantityBreaks: [[5, '5']],
+    rush: '25',
+    sellingStep: { ft: '0.25', m: '0.1' },
+    ending: '.95',
+    tax: { mode: 'inclusive', percent: { goods: '20', labour: '20', delivery: '0' } },
+    depositPercent: '50',
+    quoteDays: 30,
+  });
+  const book = { ...rules, groups: {} as never } as never;
+  expect(rulesOf(valuesOf(book), choicesOf(book), 'mm')).toEqual({ rules });
+});
