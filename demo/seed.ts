@@ -279,7 +279,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
     const people = new Map(STAFF.map((one) => [one.name as string, crypto.randomUUID() as string]));
     for (const [index, one] of STAFF.entries())
       await insertStaff(tx, { id: people.get(one.name)!, name: one.name, role: one.role, pin_hash: hashes[index]! });
-    const edition = await firstBooks(tx, { at: daysAfter(now, -90), by: people.get('Ines')! });
+    const edition = await firstBooks(tx, { at: daysAfter(now, -90), by: people.get('Ines')!, unit: 'in' });
     await putMouldings(
       tx,
       edition,

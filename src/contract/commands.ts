@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { designSchema } from '@/core/design/schema';
 import { GROUPS } from '@/core/pricing/book';
-import { groupRuleSchema, priceRulesSchema } from '@/core/pricing/rule-schema';
+import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
@@ -101,6 +101,8 @@ export const commands = {
       owner: line(60),
       pin: pinSchema,
       homeUnit: z.enum(['in', 'mm']),
+      /** As local law has it; 8 % added when it is not said. */
+      tax: z.strictObject({ mode: z.enum(['exclusive', 'inclusive']), percent: percentText }).optional(),
       /** What the console printed. */
       code: z.string().max(40),
     }),

@@ -3,8 +3,9 @@ import type { Tx } from '@/db/client';
 import { insertEdition, putMaterial } from '@/db/queries/books';
 import type { By } from '@/db/queries/rows';
 import type { Backing, Glazing, ReadyMade, SheetMaterial } from '@/core/materials';
-import { inches, mm } from '@/core/units/length';
+import { type Length, type Unit, inches, mm, toMm } from '@/core/units/length';
 import { money } from '@/core/units/money';
+import { mul, mustDecimal, rational, toDecimal } from '@/core/units/rational';
 import { dayOf } from './clock';
 
 const BOARD = { w: inches(32), h: inches(40) };
@@ -26,7 +27,7 @@ const board = (
   ...over,
 });
 
-export const STARTING_MATS: readonly SheetMaterial[] = [
+const STARTING_MATS: readonly SheetMaterial[] = [
   board('RAG-SHELL', 'Shell, 4-ply rag', '#f4ecdd'),
   board('RAG-CHALK', 'Chalk, 4-ply rag', '#f7f5ee'),
   board('RAG-SAND', 'Sand, 4-ply rag', '#dccfb2'),
@@ -53,7 +54,7 @@ const glass = (code: string, name: string, cost: string, over: Partial<Glazing> 
   coated: false,
   ...over,
 });
-export const STARTING_GLAZINGS: readonly Glazing[] = [
+const STARTING_GLAZINGS: readonly Glazing[] = [
   glass('GL-CLEAR', 'Clear glass', '1.60'),
   glass('GL-UV', 'Clear glass, UV 92', '3.90', { uv: true, coated: true }),
   glass('AC-CLEAR', 'Clear acrylic', '3.20', { type: 'acrylic', thickness: mm(2.5), largest: LARGE }),
@@ -83,7 +84,7 @@ const back = (code: string, name: string, thick: number, cost: string, over: Par
   type: 'foam',
   ...over,
 });
-export const STARTING_BACKINGS: readonly Backing[] = [
+const STARTING_BACKINGS: readonly Backing[] = [
   back('FOAM-5', 'Foam board 5 mm', 5, '0.90'),
   back('FOAM-3', 'Foam board 3 mm', 3, '0.80'),
   back('FOAM-10', 'Foam board 10 mm', 10, '1.60'),
@@ -102,10 +103,16 @@ export const STARTING_MATERIALS = {
 };
 
 /** Frames bought whole, in the sizes that are asked for most. */
-const readyMade = (code: string, finish: string, colour: string, w: number, h: number, price: number): ReadyMade => ({
-  code: `${code}-${w}X${h}`,
-  name: `Ready-made ${w} × ${h}, ${finish}`,
-  size: { w: inches(w), h: inches(h) },
+const readyMade = (
+  code: string,
+  finish: string,
+  colour: string,
+  { w, h, said }: { readonly w: Length; readonly h: Length; readonly said: readonly [number, number] },
+  price: number,
+): ReadyMade => ({
+  code: `${code}-${said.join('X')}`,
+  name: `Ready-made ${said.join(' × ')}, ${finish}`,
+  size: { w, h },
   price: money(price),
   moulding: {
     code,
@@ -123,20 +130,62 @@ const readyMade = (code: string, finish: string, colour: string, w: number, h: n
   glazing: glass('OWN-GLASS', 'Its own glass', '0', { archival: false }),
   backing: back('OWN-BACK', 'Its own back', 3, '0', { type: 'hardboard', colour: '#8d7351', archival: false }),
 });
-const READY_SIZES = [
+const IN_INCHES = [
   [5, 7, 1400],
   [8, 10, 1900],
   [11, 14, 2600],
   [12, 16, 2900],
   [16, 20, 3800],
 ] as const;
-export const STARTING_READY_MADES: readonly ReadyMade[] = [
-  ...READY_SIZES.map(([w, h, price]) => readyMade('RM-BLACK', 'black', '#2a2827', w, h, price)),
-  ...READY_SIZES.map(([w, h, price]) => readyMade('RM-OAK', 'oak', '#b98f5a', w, h, price + 200)),
-];
+const IN_CENTIMETRES = [
+  [13, 18, 1400],
+  [20, 30, 2000],
+  [30, 40, 2900],
+  [40, 50, 3800],
+  [50, 70, 4900],
+] as const;
+const FINISHES = [
+  ['RM-BLACK', 'black', '#2a2827', 0],
+  ['RM-OAK', 'oak', '#b98f5a', 200],
+] as const;
+const readyMades = (unit: Unit): ReadyMade[] =>
+  FINISHES.flatMap(([code, finish, colour, more]) =>
+    (unit === 'in' ? IN_INCHES : IN_CENTIMETRES).map(([w, h, price]) => {
+      const long = (said: number) => (unit === 'in' ? inches(said) : mm(said * 10));
+      return readyMade(code, finish, colour, { w: long(w), h: long(h), said: [w, h] }, price + more);
+    }),
+  );
 
+/** A square metre is so many square feet, exactly: 1 ÷ 0.3048². */
+const SQUARE_FEET = rational(100_000_000n, 9_290_304n);
+/** Sheets as they are sold by the metre: costs for a square metre to the cent, sizes in whole tens of millimetres. */
+function byTheMetre<S extends SheetMaterial>(sheet: S): S {
+  const { cost, largest } = sheet;
+  const tens = (of: Length) => mm(Math.round(toMm(of) / 10) * 10);
+  return {
+    ...sheet,
+    ...(cost ? { cost: { amount: toDecimal(mul(mustDecimal(cost.amount), SQUARE_FEET), 2), per: 'sqm' } } : {}),
+    ...(largest ? { largest: { w: tens(largest.w), h: tens(largest.h) } } : {}),
+  };
+}
+/** What a new shop finds in its books: sold by the foot or by the metre, as it measures. */
+function startingLists(unit: Unit) {
+  const sheets = <S extends SheetMaterial>(list: readonly S[]) => (unit === 'in' ? list : list.map(byTheMetre));
+  return {
+    mat: sheets(STARTING_MATS),
+    glazing: sheets(STARTING_GLAZINGS),
+    backing: sheets(STARTING_BACKINGS),
+    'ready-made': readyMades(unit),
+  } as const;
+}
+/** Tax as a new shop says it. */
+export interface StartingTax {
+  readonly mode: 'exclusive' | 'inclusive';
+  readonly percent: string;
+}
+const USUAL_TAX: StartingTax = { mode: 'exclusive', percent: '8' };
 /** Price rules a new shop starts with; the owner changes them in the books. */
-export const startingPrices = () => ({
+const startingPrices = (unit: Unit, tax: StartingTax = USUAL_TAX) => ({
   groups: {
     moulding: { markup: '3.0' },
     mat: { markup: '4.0' },
@@ -148,27 +197,29 @@ export const startingPrices = () => ({
   cornerSets: money(350),
   sellingStep: { ft: '0.25', m: '0.1' },
   ending: '.00' as const,
-  tax: { mode: 'exclusive' as const, percent: { goods: '8', labour: '8' } },
+  tax: { mode: tax.mode, percent: { goods: tax.percent, labour: tax.percent } },
+  ...(unit === 'in' ? {} : { bars: { per: 'm' as const, price: '7.90' } }),
   depositPercent: '50',
   quoteDays: 30,
 });
 
+interface FirstBooks {
+  readonly at: Date;
+  readonly by: By;
+  readonly unit: Unit;
+  readonly tax?: StartingTax | undefined;
+}
 /** Writes the first edition of a new shop's books; answers its number. */
-export async function firstBooks(tx: Tx, { at, by }: { readonly at: Date; readonly by: By }): Promise<number> {
+export async function firstBooks(tx: Tx, { at, by, unit, tax }: FirstBooks): Promise<number> {
   const edition = await insertEdition(tx, {
-    prices: startingPrices(),
+    prices: startingPrices(unit, tax),
     house: STARTING_MATERIALS,
     at,
     by,
     why: 'first books',
     starts: dayOf(at),
   });
-  const lists = {
-    mat: STARTING_MATS,
-    glazing: STARTING_GLAZINGS,
-    backing: STARTING_BACKINGS,
-    'ready-made': STARTING_READY_MADES,
-  } as const;
+  const lists = startingLists(unit);
   for (const kind of ['mat', 'glazing', 'backing', 'ready-made'] as const)
     for (const [index, one] of lists[kind].entries()) await putMaterial(tx, edition, kind, one, index);
   return edition;

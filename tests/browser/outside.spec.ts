@@ -207,6 +207,7 @@ test('a new shop asks for its first owner, then opens, and keeps its computation
   await expect(page.getByRole('heading', { name: 'A new shop' })).toBeVisible();
   expect((await page.request.post('/api/v1/work-out', { data: DESIGN })).status()).toBe(401);
   await page.getByLabel('What is it called?').fill('Skerry Frames');
+  await page.getByLabel('Tax in percent').fill('8');
   await page.getByLabel('Who owns it?').fill('Runa');
   await page.getByLabel('The owner’s PIN, four to eight digits').fill('90210');
   await page.getByRole('button', { name: 'millimetres' }).click();

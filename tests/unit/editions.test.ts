@@ -4,6 +4,8 @@ import type { Asked } from '@/contract/commands';
 import { editionByNumber, listMaterials, newestEdition } from '@/db/queries/books';
 import { readBooks } from '@/server/app-context';
 import { pricesView } from '@/server/prices-view';
+import { mm, toMm } from '@/core/units/length';
+import { openApp } from '../app';
 import { CLEAN_LIST, type Stocked, TOTAL, codes, must, stocked } from '../stocked';
 
 let shop: Stocked;
@@ -128,6 +130,43 @@ describe('prices that cannot be', () => {
   it('refuse a day that is over, and a change of what was not seen', async () => {
     expect(codes(await set({}, { starts: '2031-05-04' }))).toBe('edition-past');
     expect(codes(await set({}, { edition: 1 }))).toBe('books-stale');
+  });
+});
+
+describe('a new shop', () => {
+  const begun = async (homeUnit: 'in' | 'mm', tax?: Asked<'set-up-shop'>['tax']) => {
+    const app = await openApp();
+    const answer = await app.command(
+      'set-up-shop',
+      { shop: 'Own', owner: 'Ada', pin: '1234', homeUnit, code: '', ...(tax ? { tax } : {}) },
+      { as: undefined },
+    );
+    return answer.ok ? (await app.books())! : codes(answer);
+  };
+  const told = (books: Awaited<ReturnType<typeof begun>>) => {
+    if (typeof books === 'string') throw new Error(books);
+    return books;
+  };
+
+  it('that measures in millimetres sells by the metre, in sheets and frames of centimetres, and taxes as it says', async () => {
+    const { lists, prices } = told(await begun('mm', { mode: 'inclusive', percent: '20' }));
+    expect(prices.tax).toEqual({ mode: 'inclusive', percent: { goods: '20', labour: '20' } });
+    expect(new Set([...lists.mats, ...lists.glazings, ...lists.backings].map(({ cost }) => cost!.per))).toEqual(
+      new Set(['sqm']),
+    );
+    // 1.10 a square foot is 1.10 ÷ 0.09290304 = 11.84 a square metre.
+    expect(lists.mats[0]!.cost!.amount).toBe('11.84');
+    expect(lists.mats[0]!.largest).toEqual({ w: mm(810), h: mm(1020) });
+    expect(lists.readyMades.map(({ size }) => toMm(size.w))).toContain(300);
+    expect(prices.bars).toEqual({ per: 'm', price: '7.90' });
+  });
+
+  it('that measures in inches sells by the foot, with eight percent added until it says otherwise', async () => {
+    const { lists, prices } = told(await begun('in'));
+    expect([prices.tax.mode, prices.tax.percent.goods]).toEqual(['exclusive', '8']);
+    expect(lists.mats[0]!.cost).toEqual({ amount: '1.10', per: 'sqft' });
+    expect(told(await begun('in', { mode: 'exclusive', percent: '0' })).prices.tax.percent.labour).toBe('0');
+    expect(await begun('in', { mode: 'exclusive', percent: '100.5' })).toBe('input-wrong');
   });
 });
 

@@ -64,6 +64,8 @@ describe('a new shop', () => {
     type('Who owns it?', 'Eve');
     type(/^The owner’s PIN/, '6666');
     expect(button('Set up').disabled).toBe(true);
+    type('Tax in percent', '7.5');
+    expect(button('Set up').disabled).toBe(true);
     type(/^The code/, 'ABCDE-FGHJK');
     press('Set up');
     await screen.findByText(/already/i, { selector: 'p' });

@@ -39,7 +39,7 @@ export const groupRuleSchema = z
   .refine((rule) => rule.school !== 'chart' || rule.chart !== undefined, 'chart-empty');
 
 const HUNDRED = 100;
-const percentText = decimalText.refine((text) => Number(text) <= HUNDRED, 'percent-above');
+export const percentText = decimalText.refine((text) => Number(text) <= HUNDRED, 'percent-above');
 const rateText = decimalText.refine((text) => Number(text) <= MOST_RATE, 'rate-above');
 /** A step of selling is never nothing: quantities are divided by it. */
 const stepText = decimalText.refine((text) => Number(text) > 0 && Number(text) <= 10, 'step-out');

@@ -9,20 +9,27 @@ import { post } from '@/ui/send';
 import { SET_UP } from '@/words/screens/settings';
 import styles from './sign-in.module.css';
 
-const EMPTY = { shop: '', owner: '', pin: '', code: '' };
+const EMPTY = { shop: '', owner: '', pin: '', code: '', percent: '' };
+const MODES = ['exclusive', 'inclusive'] as const;
 const UNITS: readonly Unit[] = ['in', 'mm'];
 
 /** The first visit: the shop's name, its owner, and the unit it thinks in. */
 export function SetUp() {
   const [homeUnit, setHomeUnit] = useState<Unit>('in');
+  const [mode, setMode] = useState<(typeof MODES)[number]>('exclusive');
   const of = useCommandForm('set-up-shop', {
     values: EMPTY,
-    payload: (values) => ({ ...values, homeUnit }),
+    payload: ({ percent, ...values }) => ({
+      ...values,
+      homeUnit,
+      tax: { mode, percent: percent.trim().replace(',', '.') },
+    }),
+    fieldOf: { 'tax.percent': 'percent' },
     onDone: (_result, { owner, pin }) =>
       void post('/api/session', { name: owner, pin }).then(() => window.location.assign('/books')),
   });
-  const { shop, owner, pin, code } = of.form.watch();
-  const complete = shop.trim() && owner.trim() && code.trim() && /^\d{4,8}$/.test(pin);
+  const { shop, owner, pin, code, percent } = of.form.watch();
+  const complete = shop.trim() && owner.trim() && code.trim() && percent.trim() && /^\d{4,8}$/.test(pin);
   return (
     <main className={styles.page}>
       <Form of={of} className={styles.form}>
@@ -49,6 +56,22 @@ export function SetUp() {
             onChange={setHomeUnit}
           />
         </div>
+        <div>
+          <p className="soft">{SET_UP.tax}</p>
+          <Choice
+            label={SET_UP.tax}
+            value={mode}
+            options={MODES.map((code) => [code, SET_UP.modes[code]] as const)}
+            onChange={setMode}
+          />
+        </div>
+        <Field
+          name="percent"
+          label={SET_UP.percent}
+          hint={SET_UP.percentSay}
+          most={10}
+          input={{ inputMode: 'decimal' }}
+        />
         <Button type="submit" variant="contained" fullWidth disabled={of.busy || !complete}>
           {SET_UP.setUp}
         </Button>

@@ -44,8 +44,8 @@ export const setUpShop: Handler<'set-up-shop'> = async (tx, payload, { now, read
     demo: false,
   });
   await insertStaff(tx, { id, name: payload.owner, role: 'owner', pin_hash: ready as string });
-  await firstBooks(tx, { at: now, by: id });
-  const after = { shop: payload.shop, homeUnit, owner: payload.owner };
+  await firstBooks(tx, { at: now, by: id, unit: homeUnit, tax: payload.tax });
+  const after = { shop: payload.shop, homeUnit, owner: payload.owner, ...(payload.tax ? { tax: payload.tax } : {}) };
   return good({
     audit: [{ what: 'set up', entity: 'shop', entityId: '1', after }],
     touched: ['books'],

@@ -116,5 +116,9 @@ export const SET_UP = {
   code: 'The code that Lopren printed where it was started',
   unit: 'Measures in',
   units: { in: 'inches', mm: 'millimetres' },
+  tax: 'Tax on prices is',
+  modes: { exclusive: 'added', inclusive: 'contained' },
+  percent: 'Tax in percent',
+  percentSay: '0 where there is none; each rate can be changed later',
   setUp: 'Set up',
 } as const;
