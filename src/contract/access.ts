@@ -28,6 +28,7 @@ export const PAGES = {
   '/collect': COUNTER,
   '/collect/[number]': COUNTER,
   '/books': COUNTER,
+  '/books/materials': COUNTER,
   '/books/prices': OWNER,
   '/interface': COUNTER,
   '/me': ALL,

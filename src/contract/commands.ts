@@ -1,5 +1,6 @@
 /** What may be asked of the one door: the name of each command, what it needs, and who may ask. Shared by browser and server. */
 import { z } from 'zod';
+import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { designSchema } from '@/core/design/schema';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/rule-schema';
@@ -28,6 +29,16 @@ const line = (most: number) =>
     .refine((text) => seen.test(text) && !hiding.test(text), 'not-seen');
 const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'day-out-of-range');
 const amount = z.int().positive().max(MOST_MONEY);
+const articleCode = line(40);
+/** The codes that a new order begins with. */
+const houseSchema = z.strictObject({
+  mat: articleCode,
+  moulding: articleCode,
+  glazing: articleCode,
+  backing: articleCode,
+  mirror: articleCode.optional(),
+  boxBoard: articleCode.optional(),
+});
 export const pinSchema = z.string().regex(/^\d{4,8}$/, 'not-a-pin');
 export { LARGEST_LIST };
 
@@ -216,10 +227,33 @@ export const commands = {
     roles: ['owner'] as readonly Role[],
     payload: z.object({ edition: z.int(), group: z.enum(GROUPS), rule: groupRuleSchema }),
   },
-  /** Everything of the price book that is no rule of a group, from a day on. */
+  /** Everything of the price book that is no rule of a group, and what new orders begin with, from a day on. */
   'set-prices': {
     roles: OWNER,
-    payload: z.object({ edition: z.int(), starts: day, why: line(120), rules: priceRulesSchema }),
+    payload: z.object({
+      edition: z.int(),
+      starts: day,
+      why: line(120),
+      rules: priceRulesSchema,
+      house: houseSchema.optional(),
+    }),
+  },
+  /** Boards, glass and backs by hand: what is put is new or changed, what is gone is no longer sold. */
+  'change-sheets': {
+    roles: OWNER,
+    payload: z.object({
+      edition: z.int(),
+      put: z
+        .array(
+          z.discriminatedUnion('kind', [
+            z.strictObject({ kind: z.literal('mat'), spec: sheetSchema }),
+            z.strictObject({ kind: z.literal('glazing'), spec: glazingSchema }),
+            z.strictObject({ kind: z.literal('backing'), spec: backingSchema }),
+          ]),
+        )
+        .max(500),
+      gone: z.array(line(40)).max(500),
+    }),
   },
   /** Takes back the newest edition before it begins. */
   'withdraw-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },

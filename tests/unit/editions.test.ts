@@ -133,6 +133,83 @@ describe('prices that cannot be', () => {
   });
 });
 
+describe('boards, glass and backs', () => {
+  beforeAll(fresh);
+  type Sheet = Asked<'change-sheets'>['put'][number];
+  const mat = (over: object = {}): Sheet => ({
+    kind: 'mat',
+    spec: {
+      code: 'RAG-LICHEN',
+      name: 'Lichen, 4-ply rag',
+      thickness: mm(1.4),
+      colour: '#9aa58b',
+      cost: { amount: '1.25', per: 'sqft' },
+      archival: true,
+      ...over,
+    } as never,
+  });
+  const newest = async () => (await newestEdition(shop.app.db))!.number;
+  const change = async (put: Sheet[], gone: string[] = []) =>
+    shop.app.command('change-sheets', { edition: await newest(), put, gone });
+  const mats = async () => (await shop.app.books())!.lists.mats.map(({ code }) => code);
+
+  it('are added at the end, changed where they stand, and retired; older editions keep what they said', async () => {
+    const before = await mats();
+    await must(change([mat()]));
+    expect(await mats()).toEqual([...before, 'RAG-LICHEN']);
+    await must(change([mat({ cost: { amount: '9.99', per: 'sqft' } }), mat({ code: 'RAG-MOSS' })]));
+    expect(await mats()).toEqual([...before, 'RAG-LICHEN', 'RAG-MOSS']);
+    const cost = async (edition: number) =>
+      (await readBooks(shop.app.db, edition))!.catalogue.mats.get('RAG-LICHEN')?.cost!.amount;
+    const last = await newest();
+    expect([await cost(last - 1), await cost(last)]).toEqual(['1.25', '9.99']);
+    await must(change([], ['RAG-LICHEN']));
+    expect(await mats()).toEqual([...before, 'RAG-MOSS']);
+    expect([await cost(last), await cost(last + 1)]).toEqual(['9.99', undefined]);
+    await must(change([mat()]));
+    expect(await mats()).toEqual([...before, 'RAG-LICHEN', 'RAG-MOSS']);
+  });
+
+  it.each<[string, () => Sheet[], string[], string, string]>([
+    ['the code of another kind', () => [mat({ code: 'GL-CLEAR' })], [], 'code-taken', 'put.0.spec.code'],
+    ['a code twice', () => [mat(), mat()], [], 'code-twice', 'put.1.spec.code'],
+    ['a formula for a name', () => [mat({ name: '=HYPERLINK("x")' })], [], 'list-formula', 'put.0.spec.name'],
+    ['no thickness', () => [mat({ thickness: 0 })], [], 'input-wrong', 'put.0.spec.thickness'],
+    [
+      'a cost below nothing',
+      () => [mat({ cost: { amount: '-1', per: 'sqft' } })],
+      [],
+      'input-wrong',
+      'put.0.spec.cost.amount',
+    ],
+    ['retiring what new orders begin with', () => [], ['RAG-SHELL'], 'article-needed', 'gone.0'],
+    ['retiring what is not there', () => [], ['NOT-THERE'], 'material-unknown', 'gone.0'],
+  ])('refuse %s, and nothing is changed', async (_what, put, gone, code, path) => {
+    const [before, edition] = [await mats(), await newest()];
+    const answer = await change(put(), gone);
+    expect([codes(answer), !answer.ok && answer.issues[0]!.path]).toEqual([code, path]);
+    expect([await mats(), await newest()]).toEqual([before, edition]);
+    expect(codes(await change([]))).toBe('list-unchanged');
+  });
+
+  it('may go once new orders begin with another; what is not in the books is refused', async () => {
+    const { house } = (await shop.app.books())!;
+    const sets = async (mat: string) =>
+      shop.app.command('set-prices', {
+        edition: await newest(),
+        starts: TODAY,
+        why: 'house',
+        rules: await rules(),
+        house: { ...house, mat },
+      });
+    const wrong = await sets('RAG-NONE');
+    expect([codes(wrong), !wrong.ok && wrong.issues[0]!.path]).toEqual(['material-unknown', 'house.mat']);
+    await must(sets('RAG-CHALK'));
+    await must(change([], ['RAG-SHELL']));
+    expect((await shop.app.books())!.house.mat).toBe('RAG-CHALK');
+  });
+});
+
 describe('a new shop', () => {
   const begun = async (homeUnit: 'in' | 'mm', tax?: Asked<'set-up-shop'>['tax']) => {
     const app = await openApp();

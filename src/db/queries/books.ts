@@ -220,6 +220,26 @@ export async function putMaterial(
   ]);
 }
 
+/** What kind of thing each of these codes is in the books, of those that are there. */
+export async function articleKinds(db: Queries, codes: readonly string[]): Promise<Map<string, string>> {
+  const rows = await db.query<{ code: string; kind: string }>('SELECT code, kind FROM article WHERE code = ANY ($1)', [
+    codes,
+  ]);
+  return new Map(rows.map((row) => [row.code, row.kind]));
+}
+/** Where each material stands in its list, by code. */
+export async function materialPlaces(db: Queries): Promise<Map<string, number>> {
+  const rows = await db.query<{ code: string; position: number }>('SELECT DISTINCT code, position FROM material');
+  return new Map(rows.map((row) => [row.code, row.position]));
+}
+/** No longer sold from that edition on: as it was, and gone. */
+export const retireMaterial = (tx: Tx, edition: number, code: string) =>
+  tx.query(
+    `INSERT INTO material (code, kind, spec, position, edition, gone)
+     SELECT code, kind, spec, position, $1::int, true FROM material WHERE code = $2 ORDER BY edition DESC LIMIT 1`,
+    [edition, code],
+  );
+
 export interface MaterialLists {
   readonly mouldings: Listed[];
   readonly mats: SheetMaterial[];

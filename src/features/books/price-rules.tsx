@@ -8,6 +8,7 @@ import type { ShopView } from '@/contract/views';
 import { GROUPS, type Group, type GroupRule } from '@/core/pricing/book';
 import { Cash } from '@/ui/figures';
 import { RULES } from '@/words/screens/books';
+import { MATERIALS } from '@/words/screens/materials';
 import { PRICES } from '@/words/screens/prices';
 
 const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm), { loading: () => null });
@@ -71,6 +72,9 @@ export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owne
           <dd>{RULES.percent(prices.depositPercent)}</dd>
         </div>
       </dl>
+      <p>
+        <Link href="/books/materials">{MATERIALS.link}</Link>
+      </p>
       {owner && <Link href="/books/prices">{PRICES.link}</Link>}
     </section>
   );

@@ -9,6 +9,7 @@ import { ENDINGS } from '@/core/units/money';
 import { formatLength } from '@/core/units/format-length';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
+import { House } from './house';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { mountName } from '@/words/builds';
@@ -70,13 +71,14 @@ function Would({ view, values, choices }: { view: PricesView; values: PriceValue
 function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: number) => void }) {
   const { shop, newest } = view;
   const [choices, setChoices] = useState(() => choicesOf(newest.prices));
+  const [house, setHouse] = useState(shop.defaults);
   const [starts, setStarts] = useState(shop.today);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const of = useCommandForm<'set-prices', Values, { edition: number }>('set-prices', {
     values: { ...valuesOf(newest.prices), why: PRICES.whyUsual },
     payload: ({ why, ...values }) => {
       const read = rulesOf(values, choices, shop.homeUnit);
-      return 'wrong' in read ? read : { edition: newest.number, starts, why, rules: read.rules };
+      return 'wrong' in read ? read : { edition: newest.number, starts, why, rules: read.rules, house };
     },
     onDone: ({ edition }) => onSaved(edition),
     fieldOf: {
@@ -128,6 +130,8 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
         {CHARGED_MOUNTS.map((mount) => (
           <Figure key={mount} name={mount} label={mountName(mount)} />
         ))}
+        <h2>{PRICES.house}</h2>
+        <House shop={shop} house={house} onChange={setHouse} />
         <h2>{PRICES.many}</h2>
         <Field name="breaks" label={PRICES.breaks} hint={PRICES.breaksSay} rows={3} />
         <Figure name="rush" label={PRICES.rush} end={PRICES.percent} />

@@ -1,25 +1,33 @@
 /** The books change by editions: a supplier's list, all rows or none; a rule of price. */
 import { type PlannedRow, planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
-import { type Outcome, bad, good, issue } from '@/core/issue';
+import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import {
   type EditionContent,
   type PlacedMoulding,
+  articleKinds,
   beginEdition,
   dropEdition,
   editionByNumber,
   insertEdition,
+  listMaterials,
   listMouldings,
   makeEdition,
+  materialPlaces,
   mouldingPlaces,
   newestEdition,
+  putMaterial,
   putMouldings,
+  retireMaterial,
   withdrawEdition,
 } from '@/db/queries/books';
-import type { Db, Queries } from '@/db/client';
+import type { Payload } from '@/contract/commands';
+import type { Db, Queries, Tx } from '@/db/client';
 import { dayOf } from '../clock';
 import type { Handler, Readying } from '../door';
 import { inSlices } from '../slices';
 
+/** A cell that a spreadsheet would run: kept out of every name. */
+const FORMULA = /^[=+\-@\t]/;
 /** Rows written at a time: a slice takes a few ms, and whoever else asks comes in between. */
 const SLICE = 500;
 
@@ -136,11 +144,41 @@ export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, gro
   });
 };
 
-export const setPrices: Handler<'set-prices'> = async (tx, { edition, starts, why, rules }, { now, by }) => {
+/** What a new order was to begin with from now on, and the books do not hold. */
+async function notListed(
+  tx: Tx,
+  edition: number,
+  house: EditionContent['house'],
+  before: EditionContent['house'],
+): Promise<Issue[]> {
+  const lists = await listMaterials(tx, edition);
+  const kept = (list: readonly { code: string }[], code: string | undefined) =>
+    code === undefined || list.some((one) => one.code === code);
+  const found = {
+    mat: kept(lists.mats, house.mat),
+    moulding: kept(lists.mouldings, house.moulding),
+    glazing: kept(lists.glazings, house.glazing),
+    backing: kept(lists.backings, house.backing),
+    mirror: kept(lists.glazings, house.mirror),
+    boxBoard: kept(lists.backings, house.boxBoard),
+  };
+  return (Object.keys(found) as (keyof typeof found)[])
+    .filter((key) => !found[key] && house[key] !== before[key])
+    .map((key) => issue('material-unknown', { code: house[key]! }, `house.${key}`));
+}
+
+export const setPrices: Handler<'set-prices'> = async (
+  tx,
+  { edition, starts, why, rules, house: wanted },
+  { now, by },
+) => {
   if (starts < dayOf(now)) return bad(issue('edition-past', { day: starts }, 'starts'));
   const base = await nextFrom(tx, edition, starts);
   if (!base.ok) return base;
-  const { prices, house } = base.value;
+  const { prices } = base.value;
+  const house = wanted ?? base.value.house;
+  const unknown = wanted ? await notListed(tx, edition, wanted, base.value.house) : [];
+  if (unknown.length > 0) return bad(...unknown);
   const next = await insertEdition(tx, {
     prices: { groups: prices.groups, ...rules },
     house,
@@ -167,6 +205,63 @@ export const takeBackEdition: Handler<'withdraw-edition'> = async (tx, { edition
         entity: 'books',
         entityId: String(edition),
         before: { starts: found.starts, why: found.why },
+      },
+    ],
+    touched: ['books'],
+  });
+};
+
+/** What stands in the way of changing these sheets, beside its row. */
+async function sheetsRefused(
+  tx: Tx,
+  { put, gone, edition }: Payload<'change-sheets'>,
+  house: EditionContent['house'],
+): Promise<Issue[]> {
+  const kinds = await articleKinds(tx, [...put.map(({ spec }) => spec.code), ...gone]);
+  const lists = await listMaterials(tx, edition);
+  const sold = new Set([...lists.mats, ...lists.glazings, ...lists.backings].map(({ code }) => code));
+  const needed: readonly (string | undefined)[] = Object.values(house);
+  const seen = new Set<string>();
+  const issues: Issue[] = [];
+  for (const [index, { kind, spec }] of put.entries()) {
+    const known = kinds.get(spec.code);
+    if (known !== undefined && known !== kind)
+      issues.push(issue('code-taken', { code: spec.code, kind: known }, `put.${index}.spec.code`));
+    if (seen.has(spec.code) || gone.includes(spec.code))
+      issues.push(issue('code-twice', { code: spec.code }, `put.${index}.spec.code`));
+    if (FORMULA.test(spec.name))
+      issues.push(issue('list-formula', { read: spec.name.slice(0, 20) }, `put.${index}.spec.name`));
+    seen.add(spec.code);
+  }
+  for (const [index, code] of gone.entries()) {
+    if (!sold.has(code)) issues.push(issue('material-unknown', { code }, `gone.${index}`));
+    if (needed.includes(code)) issues.push(issue('article-needed', { code }, `gone.${index}`));
+  }
+  return issues;
+}
+
+export const changeSheets: Handler<'change-sheets'> = async (tx, payload, { now, by }) => {
+  const { edition, put, gone } = payload;
+  const base = await nextFrom(tx, edition, dayOf(now));
+  if (!base.ok) return base;
+  const refused = await sheetsRefused(tx, payload, base.value.house);
+  if (refused.length > 0) return bad(...refused);
+  if (put.length + gone.length === 0) return bad(issue('list-unchanged'));
+  const names = [...put.map(({ spec }) => spec.name), ...gone].join(', ');
+  const next = await insertEdition(tx, { ...base.value, at: now, by, why: names.slice(0, 120), starts: dayOf(now) });
+  const places = await materialPlaces(tx);
+  let last = Math.max(-1, ...places.values());
+  for (const { kind, spec } of put) await putMaterial(tx, next, kind, spec, places.get(spec.code) ?? (last += 1));
+  for (const code of gone) await retireMaterial(tx, next, code);
+  return good({
+    result: { edition: next },
+    audit: [
+      {
+        what: 'materials changed',
+        entity: 'books',
+        entityId: String(next),
+        before: { edition },
+        after: { put: put.map(({ spec }) => spec), gone },
       },
     ],
     touched: ['books'],

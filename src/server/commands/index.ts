@@ -1,7 +1,7 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
 import { finalCheck, handOver, hold, moveStep, release } from './bench';
-import { importMouldings, readyImport, setGroupRule, setPrices, takeBackEdition } from './books';
+import { changeSheets, importMouldings, readyImport, setGroupRule, setPrices, takeBackEdition } from './books';
 import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash } from './money';
@@ -49,6 +49,7 @@ export const handlers: Handlers = {
   'import-mouldings': importMouldings,
   'set-group-rule': setGroupRule,
   'set-prices': setPrices,
+  'change-sheets': changeSheets,
   'withdraw-edition': takeBackEdition,
   'put-rack-piece': putRackPiece,
   'remove-rack-piece': removeRackPiece,

@@ -68,6 +68,9 @@ export const SHOP: Sentences<ShopIssue> = {
   'price-changed': ({ cash }) =>
     `The total is now ${cash('now')}, not ${cash('seen')} as shown: the price book was changed. Look at it again before you agree.`,
   'payment-not-agreed': ({ f }) => `Order ${f.number} is ${f.state}; money is taken on accepted orders.`,
+  'code-taken': ({ f }) => `${f.code} is the code of a ${f.kind} already.`,
+  'code-twice': ({ f }) => `${f.code} stands here twice.`,
+  'article-needed': ({ f }) => `${f.code} is what new orders begin with: choose another for that first.`,
   'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
   'edition-begun': ({ f }) =>
     `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,
