@@ -5,6 +5,7 @@ import { after, handedOver, newAccount, owed, received, refunded, writtenOff } f
 import { saleOf, taxOf } from '../../ledger/sale';
 import { countedOff, expectedIn, paidOut } from '../../ledger/till';
 import { type Issue, good, type Outcome } from '../../issue';
+import { percentText } from '../../pricing/rule-schema';
 import { type Money, MOST_MONEY, money, sum as total } from '../../units/money';
 import { topic, unitL } from '../sum';
 
@@ -12,7 +13,7 @@ const MOST = 200;
 const minor = z.int().min(-MOST_MONEY).max(MOST_MONEY);
 const amount = z.int().min(0).max(MOST_MONEY);
 const means = z.enum(['cash', 'card', 'bank', 'vouchers']);
-const percent = z.union([z.string().regex(/^\d{1,2}(\.\d{1,6})?$|^100(\.0{1,6})?$/), z.number().min(0).max(100)]);
+const percent = z.union([percentText, z.number().min(0).max(100)]);
 const group = z.string().min(1).max(40);
 
 const eventBody = z.discriminatedUnion('kind', [
