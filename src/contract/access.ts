@@ -49,6 +49,7 @@ export const ROUTES = {
   'GET /api/rack': ALL,
   'POST /api/rack/apart': COUNTER,
   'GET /api/prices': OWNER,
+  'POST /api/prices/what-if': OWNER,
   'GET /api/security': OWNER,
   'POST /api/session': 'anybody',
   'DELETE /api/session': 'anybody',

@@ -1,5 +1,6 @@
 /** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
 import type { Design, DefaultMaterials } from '@/core/design/design';
+import type { WhatIf } from '@/core/pricing/what-if';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
@@ -86,6 +87,12 @@ export interface PricesView {
   readonly shop: ShopView;
   readonly newest: { readonly number: number; readonly prices: Omit<PriceBook, 'edition'> };
   readonly editions: readonly EditionView[];
+}
+/** What other prices would have made of the orders of some days. */
+export interface WhatIfView extends WhatIf {
+  readonly days: number;
+  /** Quotes that are open and hold: they keep the prices of their materials until they run out. */
+  readonly quotes: number;
 }
 export interface CustomerView {
   readonly id: string;

@@ -3,7 +3,9 @@ import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { Asked } from '@/contract/commands';
 import { editionByNumber, listMaterials, newestEdition } from '@/db/queries/books';
 import { readBooks } from '@/server/app-context';
+import { priceRulesSchema } from '@/core/pricing/rule-schema';
 import { pricesView } from '@/server/prices-view';
+import { whatIf } from '@/server/what-if';
 import { mm, toMm } from '@/core/units/length';
 import { openApp } from '../app';
 import { CLEAN_LIST, type Stocked, TOTAL, codes, must, stocked } from '../stocked';
@@ -130,6 +132,44 @@ describe('prices that cannot be', () => {
   it('refuse a day that is over, and a change of what was not seen', async () => {
     expect(codes(await set({}, { starts: '2031-05-04' }))).toBe('edition-past');
     expect(codes(await set({}, { edition: 1 }))).toBe('books-stale');
+  });
+});
+
+describe('what if', () => {
+  beforeAll(fresh);
+  it('holds other rules against the last month’s orders, leaves out what cannot be priced, and changes nothing', async () => {
+    const ask = async (over: Partial<Rules>) =>
+      (await whatIf(shop.app.viewer(), priceRulesSchema.parse(await rules(over))))!;
+    expect(await ask({})).toMatchObject({ days: 30, orders: 0, left: 0, before: 0, after: 0, most: [], quotes: 0 });
+    const first = await shop.accepted();
+    goTo('2031-05-20');
+    const second = await shop.accepted();
+    await shop.quote();
+    const dearer = { labourPerHour: '60.00', kit: 700 };
+    expect(await ask({})).toMatchObject({ orders: 2, before: 2 * TOTAL, after: 2 * TOTAL, most: [], quotes: 1 });
+    // 199.80 each, as a new order would be.
+    const found = await ask(dearer);
+    expect(found).toMatchObject({ orders: 2, before: 2 * TOTAL, after: 2 * 19_980 });
+    expect(found.most.map(({ number, before, after }) => [number, before, after])).toEqual([
+      [first.number, TOTAL, 19_980],
+      [second.number, TOTAL, 19_980],
+    ]);
+    expect((await shop.viewOf(first.orderId)).agreed!.total).toBe(TOTAL);
+    expect((await newestEdition(shop.app.db))!.number).toBe(2);
+    goTo('2031-06-05');
+    expect(await ask(dearer)).toMatchObject({ orders: 1, before: TOTAL, after: 19_980 });
+    // What an order is made of is no longer sold.
+    await must(
+      shop.app.command('set-prices', {
+        edition: 2,
+        starts: '2031-06-05',
+        why: 'house',
+        rules: await rules(),
+        house: { ...(await shop.app.books())!.house, mat: 'RAG-CHALK' },
+      }),
+    );
+    await must(shop.app.command('change-sheets', { edition: 3, put: [], gone: ['RAG-SHELL'] }));
+    expect(await ask(dearer)).toMatchObject({ orders: 0, left: 1, before: 0, after: 0 });
   });
 });
 

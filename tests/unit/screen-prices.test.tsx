@@ -3,6 +3,8 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Prices } from '@/features/prices/prices';
 import { rulesOf, choicesOf, valuesOf } from '@/features/prices/price-values';
+import { mustPriceOrder } from '@/core/pricing/order-price';
+import { workOut } from '@/core/work-out';
 import { priceRulesSchema } from '@/core/pricing/rule-schema';
 import { pricesView } from '@/server/prices-view';
 import { button, field, press, sent, shopOfFile, show, type } from '../screens';
@@ -68,6 +70,29 @@ describe('the prices page', () => {
     type('Deposit', 'half');
     expect(would()[1]).toBe('–');
     expect(screen.getByText('Cannot be priced with what is typed.')).toBeTruthy();
+  });
+
+  it('holds what is typed against the last month’s orders, and says when something was typed since', async () => {
+    const quoted = await shop().quote();
+    const { pieces } = await shop().viewOf(quoted.orderId);
+    const books = (await shop().app.books())!;
+    const worked = workOut(pieces[0]!.design, books);
+    if (!worked.ok) throw new Error('not worked out');
+    const { total } = mustPriceOrder([worked.value.price!], books.prices);
+    await must(shop().app.command('accept-order', { orderId: quoted.orderId, revision: 1, total, reasons: {} }));
+    const { number } = await shop().viewOf(quoted.orderId);
+    await opened();
+    type('Hanging kit', '106.00');
+    press('Try it on them');
+    const region = within(screen.getByRole('region', { name: 'On last month’s orders' }));
+    await region.findByText(/orders? of 30 days/);
+    const row = region.getByText(String(number)).closest('tr')!;
+    const [, before, after] = within(row)
+      .getAllByRole('cell')
+      .map((one) => Number(one.textContent));
+    expect([before! > 100, after! > before! + 90]).toEqual([true, true]);
+    type('Hanging kit', '6.00');
+    expect(region.getByText('Something was typed since.')).toBeTruthy();
   });
 
   it('shows an edition that has not begun, and takes it back', async () => {

@@ -22,4 +22,6 @@ ALTER TABLE material ADD PRIMARY KEY (code, edition);
 ALTER TABLE material ADD COLUMN gone boolean NOT NULL DEFAULT false;
 ALTER TABLE moulding ADD COLUMN gone boolean NOT NULL DEFAULT false;
 
+CREATE INDEX orders_accepted ON orders (accepted_at) WHERE accepted_at IS NOT NULL;
+CREATE INDEX orders_quoted ON orders (quote_until) WHERE state = 'quoted';
 CREATE INDEX price_edition_made ON price_edition (starts, number) WHERE state = 'made';

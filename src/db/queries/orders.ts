@@ -5,6 +5,7 @@ import { designSchema } from '@/core/design/schema';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';
+import { money } from '@/core/units/money';
 import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';
 
@@ -176,6 +177,32 @@ export async function putPieces(
 
 export const agreePiece = (tx: Tx, id: string, agreed: Agreed) =>
   tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
+
+const agreedRow = z.object({ number: z.int(), customer: z.string(), total: z.int(), designs: z.array(z.unknown()) });
+/** Orders agreed since then, the newest first, with their designs as they were chosen; at most a thousand. */
+export const agreedSince = async (db: Queries, since: Date) =>
+  readRows(
+    agreedRow,
+    await db.query(
+      `SELECT o.number, c.name AS customer, (o.agreed ->> 'total')::bigint AS total,
+              (SELECT jsonb_agg(p.design ORDER BY p.position) FROM piece p WHERE p.order_id = o.id) AS designs
+         FROM orders o JOIN customer c ON c.id = o.customer_id
+        WHERE o.accepted_at >= $1 AND o.state <> 'cancelled' ORDER BY o.number DESC LIMIT 1000`,
+      [since],
+    ),
+  ).map(({ designs, total, ...one }) => ({
+    ...one,
+    total: money(total),
+    designs: designs.map((design) => designSchema.parse(upgradedDesign(design))),
+  }));
+/** How many quotes are open and have not run out. */
+export const openQuotes = async (db: Queries, day: string): Promise<number> =>
+  (
+    await db.query<{ count: number }>(
+      "SELECT count(*)::int AS count FROM orders WHERE state = 'quoted' AND quote_until >= $1",
+      [day],
+    )
+  )[0]!.count;
 
 const paymentRow = z.object({
   id: z.string(),

@@ -10,6 +10,7 @@ import { formatLength } from '@/core/units/format-length';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
 import { House } from './house';
+import { LastMonth } from './what-if';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { mountName } from '@/words/builds';
@@ -187,6 +188,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
           {PRICES.save}
         </Button>
       </div>
+      <LastMonth read={rulesOf(values, choices, shop.homeUnit)} />
     </Form>
   );
 }

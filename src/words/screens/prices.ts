@@ -67,6 +67,24 @@ export const PRICES = {
   then: 'As typed',
   cannot: 'Cannot be priced with what is typed.',
   noMoulding: 'No moulding yet: import a list first.',
+  lastMonth: 'On last month’s orders',
+  try: 'Try it on them',
+  came: (orders: number, days: number) => `${orders === 1 ? '1 order' : `${orders} orders`} of ${days} days:`,
+  change: (percent: number) => `${percent > 0 ? '+' : percent < 0 ? '−' : '±'}${Math.abs(percent)} %`,
+  oldAnswer: 'Something was typed since.',
+  left: (count: number) =>
+    `${count === 1 ? '1 order' : `${count} orders`} left out: what they are made of is no longer sold, or has no cost.`,
+  quotes: (count: number) =>
+    count === 0
+      ? 'No quote is open.'
+      : `${count === 1 ? '1 quote is open and keeps' : `${count} quotes are open and keep`} the prices of materials until it runs out; work and the rest follow the day they are accepted.`,
+  mostChanged: 'What changes most',
+  columns: [
+    { name: 'Order' },
+    { name: 'It was', num: true as const },
+    { name: 'It would be', num: true as const },
+    { name: 'Change', num: true as const },
+  ],
   editions: 'Editions',
   edition: (number: number) => `Edition ${number}`,
   from: (day: string) => `from ${day}`,
