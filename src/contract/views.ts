@@ -1,5 +1,6 @@
 /** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
 import type { Design, DefaultMaterials } from '@/core/design/design';
+import type { Money } from '@/core/units/money';
 import type { WhatIf } from '@/core/pricing/what-if';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
@@ -85,8 +86,14 @@ export interface EditionView {
 /** What prices are made of, to be changed; `newest` is the edition that a change is a change of. */
 export interface PricesView {
   readonly shop: ShopView;
-  readonly newest: { readonly number: number; readonly prices: Omit<PriceBook, 'edition'> };
+  readonly newest: {
+    readonly number: number;
+    readonly prices: Omit<PriceBook, 'edition'>;
+    readonly house: DefaultMaterials;
+  };
   readonly editions: readonly EditionView[];
+  /** What a usual piece costs today, with tax; null where there is no moulding yet. */
+  readonly usual: Money | null;
 }
 /** What other prices would have made of the orders of some days. */
 export interface WhatIfView extends WhatIf {

@@ -2,6 +2,7 @@
 import type { PricesView } from '@/contract/views';
 import { listEditions, newestEdition } from '@/db/queries/books';
 import type { Viewer } from './access';
+import { usualCost } from '@/core/pricing/usual-piece';
 import { shopView } from './views';
 
 const MOST_EDITIONS = 40;
@@ -10,11 +11,12 @@ export async function pricesView(viewer: Viewer<'owner'>): Promise<PricesView | 
   const shop = await shopView(viewer);
   const { db } = viewer.app;
   const newest = await newestEdition(db);
-  if (!shop || !newest?.prices) return undefined;
+  if (!shop || !newest?.prices || !newest.house) return undefined;
   const editions = await listEditions(db, MOST_EDITIONS);
   return {
     shop,
-    newest: { number: newest.number, prices: newest.prices },
+    newest: { number: newest.number, prices: newest.prices, house: newest.house },
+    usual: usualCost(shop, shop.prices) ?? null,
     editions: editions.map(({ number, at, by, why, starts }) => ({ number, at: at.toISOString(), by, why, starts })),
   };
 }

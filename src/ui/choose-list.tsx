@@ -1,12 +1,9 @@
 'use client';
-/** The open list of a choice; a long one is searched by typing. */
-import Autocomplete from '@mui/material/Autocomplete';
+/** The open list of a choice; a long one is narrowed by typing above it. */
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import type { PopperProps } from '@mui/material/Popper';
-import Popover from '@mui/material/Popover';
-import TextField from '@mui/material/TextField';
-import { LISTED } from '@/words/screens/frame';
+import { useState } from 'react';
+import { LISTED } from '@/words/screens/listed';
 import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
 
@@ -22,22 +19,44 @@ interface Props {
 
 /** A list longer than this does not fit on a screen: it is searched. */
 const LONG = 20;
+const textOf = ({ name, code }: Option) => (typeof name === 'string' ? `${name} ${code}` : code).toLowerCase();
 
-export const ChooseList = (props: Props) =>
-  props.options.length > LONG ? <SearchedList {...props} /> : <ShortList {...props} />;
-
-function ShortList({ id, labelledBy, anchor, value, options, onChange, onClose }: Props) {
+export function ChooseList({ id, labelledBy, anchor, value, options, onChange, onClose }: Props) {
+  const [text, setText] = useState('');
+  const long = options.length > LONG;
+  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const left = options.filter((option) => words.every((word) => textOf(option).includes(word)));
   return (
     <Menu
       open
       anchorEl={anchor}
       onClose={onClose}
+      autoFocus={!long}
+      disableAutoFocusItem={long}
       slotProps={{
         list: { id, role: 'listbox', 'aria-labelledby': labelledBy },
         paper: { style: { minWidth: anchor.clientWidth, maxHeight: '60vh' } },
       }}
     >
-      {options.map((option) => (
+      {long && (
+        <li className={styles.search} role="presentation">
+          <input
+            autoFocus
+            type="search"
+            value={text}
+            placeholder={LISTED.search}
+            aria-label={LISTED.search}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter' && left[0]) onChange(left[0].code);
+              // Letters are for the field; the arrows go down into the list, Escape closes it.
+              if (!['ArrowDown', 'Escape', 'Tab'].includes(event.key)) event.stopPropagation();
+            }}
+          />
+          {left.length === 0 && <p>{LISTED.nothing}</p>}
+        </li>
+      )}
+      {left.map((option) => (
         <MenuItem
           key={option.code}
           role="option"
@@ -49,53 +68,5 @@ function ShortList({ id, labelledBy, anchor, value, options, onChange, onClose }
         </MenuItem>
       ))}
     </Menu>
-  );
-}
-
-/** The list stands under its search field, not over the page. */
-const Under = ({ children }: PopperProps) => (
-  <div className={styles.searched}>{typeof children === 'function' ? null : children}</div>
-);
-const textOf = ({ name, code }: Option) => (typeof name === 'string' ? `${name} ${code}` : code);
-
-function SearchedList({ id, labelledBy, anchor, value, options, onChange, onClose }: Props) {
-  return (
-    <Popover
-      open
-      anchorEl={anchor}
-      anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      onClose={onClose}
-      slotProps={{ paper: { style: { width: Math.max(anchor.clientWidth, 260) } } }}
-    >
-      <Autocomplete
-        open
-        disableCloseOnSelect
-        options={options}
-        value={options.find(({ code }) => code === value) ?? null}
-        getOptionLabel={textOf}
-        getOptionKey={({ code }) => code}
-        noOptionsText={LISTED.nothing}
-        slots={{ popper: Under }}
-        slotProps={{ listbox: { id, 'aria-labelledby': labelledBy } }}
-        renderOption={({ key, ...line }, option) => (
-          <li key={key} {...line}>
-            <Named option={option} />
-          </li>
-        )}
-        renderInput={(input) => (
-          <TextField
-            {...input}
-            autoFocus
-            size="small"
-            placeholder={LISTED.search}
-            onFocus={(event) => event.target.select()}
-          />
-        )}
-        onChange={(_event, option) => option && onChange(option.code)}
-        onClose={(_event, reason) => {
-          if (reason === 'escape') onClose();
-        }}
-      />
-    </Popover>
   );
 }

@@ -6,7 +6,7 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
 import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
-import { LISTED } from '@/words/screens/frame';
+import { LISTED } from '@/words/screens/listed';
 import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
 

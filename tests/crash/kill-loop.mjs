@@ -7,6 +7,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
+import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import { serveApart } from '../../scripts/lib.mjs';
 
 const KILLS = Number(process.env.KILLS ?? 30);
@@ -147,7 +148,7 @@ for (let kill = 1; kill <= KILLS; kill += 1) {
 server.kill('SIGKILL');
 await new Promise((resolve) => server.once('exit', resolve));
 
-const database = await PGlite.create(path.join(data, 'db'));
+const database = await PGlite.create(path.join(data, 'db'), { extensions: { pg_trgm } });
 const { rows } = await database.query(
   'SELECT o.id::text, count(p.id)::int AS pieces FROM orders o JOIN piece p ON p.order_id = o.id WHERE o.customer_id = $1 GROUP BY o.id',
   [customerId],

@@ -1,7 +1,7 @@
 /** What orders that were agreed would come to by other rules of price, order by order. Sizes stay as they are worked out today. */
 import type { Design } from '../design/design';
 import type { Pausing } from '../pausing';
-import { type Money, NOTHING, money, sum } from '../units/money';
+import { type Money, sum } from '../units/money';
 import { type WorkOutContext, workOut } from '../work-out';
 import type { PriceBook } from './book';
 import { priceOrder } from './order-price';
@@ -65,7 +65,3 @@ export function* repricing(
       .slice(0, MOST),
   };
 }
-
-/** In percent of what it was, to a tenth; nothing where there was nothing. */
-export const changeOf = (before: Money, after: Money): number =>
-  before === NOTHING ? 0 : Math.round((money(after - before) * 1000) / before) / 10;

@@ -88,3 +88,7 @@ export function depositOf(total: Money, percent: Rational): Money {
   const exact = mul(rational(total), mul(percent, rational(1, 10_000)));
   return money(Math.min(total, Number(ceil(exact)) * 100));
 }
+
+/** What an amount changed by, in percent of what it was, to a tenth; nothing where there was nothing. */
+export const changeOf = (before: Money, after: Money): number =>
+  before === 0 ? 0 : Math.round(((after - before) * 1000) / before) / 10;

@@ -2,7 +2,6 @@
 /** How each group of materials is priced: cost up, or by a chart. The owner sets it; every change is a new edition. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import { GROUPS, type Group, type GroupRule } from '@/core/pricing/book';
@@ -73,9 +72,9 @@ export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owne
         </div>
       </dl>
       <p>
-        <Link href="/books/materials">{MATERIALS.link}</Link>
+        <a href="/books/materials">{MATERIALS.link}</a>
       </p>
-      {owner && <Link href="/books/prices">{PRICES.link}</Link>}
+      {owner && <a href="/books/prices">{PRICES.link}</a>}
     </section>
   );
 }

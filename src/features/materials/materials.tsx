@@ -2,7 +2,6 @@
 /** Mats, glass and backs as the shop sells them; the owner adds, changes and retires them here. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { PersonView, ShopView } from '@/contract/views';
 import { formatLength } from '@/core/units/format-length';
@@ -49,7 +48,7 @@ export function Materials({ first, owner }: { first: BooksView; owner: boolean }
       <header>
         <h1>{MATERIALS.head}</h1>
         <p className="soft">{MATERIALS.lead(shop.prices.edition)}</p>
-        <Link href="/books">{MATERIALS.back}</Link>
+        <a href="/books">{MATERIALS.back}</a>
         {owner && (
           <Button variant="outlined" onClick={() => setOpen('new')}>
             {MATERIALS.add(MATERIALS.one[kind])}

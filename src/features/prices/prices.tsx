@@ -2,15 +2,13 @@
 /** Everything of the prices that is no rule of a material group, what a usual piece would cost by it, and the editions. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { PricesView } from '@/contract/views';
 import { ENDINGS } from '@/core/units/money';
 import { formatLength } from '@/core/units/format-length';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
 import { House } from './house';
-import { LastMonth } from './what-if';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { mountName } from '@/words/builds';
@@ -18,10 +16,13 @@ import { dayName } from '@/words/materials';
 import { PRICES } from '@/words/screens/prices';
 import { Editions } from './editions';
 import { CHARGED_MOUNTS, type PriceChoices, type PriceValues, choicesOf, rulesOf, valuesOf } from './price-values';
-import { exampleSize, wouldCost } from './would-cost';
+import { usualSize } from '@/core/pricing/usual-size';
 import styles from './prices.module.css';
 
 const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
+
+const Would = dynamic(() => import('./would').then((file) => file.Would), { loading: () => null });
+const LastMonth = dynamic(() => import('./what-if').then((file) => file.LastMonth), { loading: () => null });
 
 type Values = PriceValues & { why: string };
 
@@ -40,15 +41,12 @@ function Figure({ name, label, end, hint }: { name: keyof Values; label: string;
   );
 }
 
-/** The usual piece by today's rules and by what is typed. */
-function Would({ view, values, choices }: { view: PricesView; values: PriceValues; choices: PriceChoices }) {
-  const { shop, newest } = view;
-  const { w, h } = exampleSize(shop.homeUnit);
-  const now = useMemo(() => wouldCost(shop, shop.prices), [shop]);
-  const read = rulesOf(values, choices, shop.homeUnit);
-  const then =
-    'rules' in read ? wouldCost(shop, { ...newest.prices, ...read.rules, edition: newest.number }) : undefined;
-  if (now === undefined) return <p className="soft">{PRICES.noMoulding}</p>;
+/** The usual piece by today's rules, and by what is typed once something is. */
+function Usual({ view, read, touched }: { view: PricesView; read: ReturnType<typeof rulesOf>; touched: boolean }) {
+  const { shop, newest, usual } = view;
+  const { w, h } = usualSize(shop.homeUnit);
+  if (usual === null) return <p className="soft">{PRICES.noMoulding}</p>;
+  const then = 'rules' in read ? { ...newest.prices, ...read.rules, edition: newest.number } : undefined;
   return (
     <section className={styles.would} aria-label={PRICES.would('')}>
       <h2>{PRICES.would(`${formatLength(w, shop.homeUnit)} × ${formatLength(h, shop.homeUnit)}`)}</h2>
@@ -56,15 +54,17 @@ function Would({ view, values, choices }: { view: PricesView; values: PriceValue
         <div>
           <dt>{PRICES.now}</dt>
           <dd>
-            <Cash value={now} />
+            <Cash value={usual} />
           </dd>
         </div>
         <div>
           <dt>{PRICES.then}</dt>
-          <dd className={styles.then}>{then === undefined ? '–' : <Cash value={then} />}</dd>
+          <dd className={styles.then}>
+            {!then ? '–' : touched ? <Would shop={shop} prices={then} /> : <Cash value={usual} />}
+          </dd>
         </div>
       </dl>
-      <p className="soft">{then === undefined ? PRICES.cannot : PRICES.wouldSay}</p>
+      <p className="soft">{then ? PRICES.wouldSay : PRICES.cannot}</p>
     </section>
   );
 }
@@ -72,7 +72,7 @@ function Would({ view, values, choices }: { view: PricesView; values: PriceValue
 function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: number) => void }) {
   const { shop, newest } = view;
   const [choices, setChoices] = useState(() => choicesOf(newest.prices));
-  const [house, setHouse] = useState(shop.defaults);
+  const [house, setHouse] = useState(newest.house);
   const [starts, setStarts] = useState(shop.today);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const of = useCommandForm<'set-prices', Values, { edition: number }>('set-prices', {
@@ -98,6 +98,10 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
     },
   });
   const values = of.form.watch();
+  const read = rulesOf(values, choices, shop.homeUnit);
+  const [first] = useState(() => JSON.stringify(read));
+  // What comes is priced from the start when it is not what is in force.
+  const touched = newest.number !== shop.prices.edition || JSON.stringify(read) !== first;
   const choose = (to: Partial<PriceChoices>) => setChoices({ ...choices, ...to });
   return (
     <Form of={of} className={styles.form} label={PRICES.head}>
@@ -163,7 +167,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
         <Figure name="stepM" label={PRICES.stepM} />
       </section>
       <div className={styles.save}>
-        <Would view={view} values={values} choices={choices} />
+        <Usual view={view} read={read} touched={touched} />
         <p className={styles.starts}>
           {PRICES.starts}{' '}
           <Button variant="text" aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
@@ -188,7 +192,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
           {PRICES.save}
         </Button>
       </div>
-      <LastMonth read={rulesOf(values, choices, shop.homeUnit)} />
+      <LastMonth read={read} />
     </Form>
   );
 }
@@ -201,7 +205,7 @@ export function Prices({ first }: { first: PricesView }) {
       <header>
         <h1>{PRICES.head}</h1>
         <p className="soft">{PRICES.lead(view.shop.prices.edition)}</p>
-        <Link href="/books">{PRICES.back}</Link>
+        <a href="/books">{PRICES.back}</a>
         <p role="status">{said}</p>
       </header>
       <PriceForm key={view.newest.number} view={view} onSaved={(edition) => setSaid(PRICES.saved(edition))} />

@@ -54,9 +54,3 @@ export const LENGTH_MARK = {
   less: 'the exact length is a little less',
 } as const;
 export const TONES = { refuse: 'Not possible', warn: 'Warning', advise: 'Advice' } as const;
-export const LISTED = {
-  choose: 'Choose',
-  search: 'Search the list',
-  nothing: 'Nothing of that name',
-  gone: (code: string) => `${code}, no longer listed`,
-} as const;
