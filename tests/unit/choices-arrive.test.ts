@@ -74,7 +74,9 @@ describe('a shadow box', () => {
 
   it('loses it when it is built another way', () => {
     const back = withBuild({ ...box(), sideBoard: { code: 'A3' } }, 'window-mat', settings, HOUSE);
-    expect(back.sideBoard).toBeUndefined();
+    expect([back.sideBoard, back.mountBoard]).toEqual([undefined, undefined]);
+    const own = withBuild({ ...box(), mountBoard: { code: 'A3' } }, 'window-mat', settings, HOUSE);
+    expect(own.mountBoard).toEqual({ code: 'A3' });
   });
 });
 

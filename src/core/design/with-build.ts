@@ -8,9 +8,13 @@ const FLAT = length(96);
 
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
   if (build === design.build) return design;
-  const { own: _own, several, spacer, fillet, mount: _mount, sideBoard: _sides, ...rest } = design;
+  const { own: _own, several, spacer, fillet, mount: _mount, sideBoard: _sides, mountBoard: board, ...rest } = design;
   const of = BUILDS[build];
   const uses = (part: (typeof of.uses)[number]) => of.uses.includes(part);
+  // The board that a box began with goes with the box.
+  const ofTheBox =
+    BUILDS[design.build].uses.includes('sideBoard') && board && 'code' in board && board.code === defaults.boxBoard;
+  const mountBoard = ofTheBox ? undefined : board;
   const usual = of.usualPiece;
   const before = BUILDS[design.build].usualPiece;
   const wasUsual = before ? design.piece.kind === before.kind : true;
@@ -34,7 +38,11 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(spacer && mats.length > 0 ? { spacer } : {}),
     ...(fillet && mats.length > 0 ? { fillet } : {}),
     frame: { ...design.frame, allowance: of.allowance(settings) },
-    ...(uses('sideBoard') && !rest.mountBoard && defaults.boxBoard ? { mountBoard: { code: defaults.boxBoard } } : {}),
+    ...(mountBoard
+      ? { mountBoard }
+      : uses('sideBoard') && defaults.boxBoard
+        ? { mountBoard: { code: defaults.boxBoard } }
+        : {}),
     ...(of.mirrored && defaults.mirror ? { glazing: { code: defaults.mirror } } : {}),
     ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: defaults.glazing } } : {}),
   };
