@@ -1,8 +1,8 @@
 'use client';
-/** A fault of the program, said plainly: what is kept, and what to do now. */
-import Button from '@mui/material/Button';
-import { FAULT } from '@/words/screens/frame';
-import styles from './trouble.module.css';
+/** A fault of the program, said plainly: what is kept, and what to do now. It needs nothing of the toolbox, which
+    may be what failed, and which every page would otherwise load twice. */
+import { FAULT } from '@/words/screens/fault';
+import styles from './fault.module.css';
 
 export function Fault({ digest, onAgain }: { digest: string | undefined; onAgain: () => void }) {
   return (
@@ -11,15 +11,15 @@ export function Fault({ digest, onAgain }: { digest: string | undefined; onAgain
       <p>{FAULT.kept}</p>
       <p>{FAULT.whatNow}</p>
       <div>
-        <Button variant="contained" onClick={onAgain}>
+        <button type="button" onClick={onAgain}>
           {FAULT.again}
-        </Button>
-        <Button variant="outlined" onClick={() => window.location.reload()}>
+        </button>
+        <button type="button" onClick={() => window.location.reload()}>
           {FAULT.anew}
-        </Button>
-        <Button variant="outlined" href="/">
+        </button>
+        <button type="button" onClick={() => window.location.assign('/')}>
           {FAULT.start}
-        </Button>
+        </button>
       </div>
       {digest && <p className="soft">{FAULT.number(digest)}</p>}
     </main>

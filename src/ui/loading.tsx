@@ -1,4 +1,4 @@
-import { FAULT } from '@/words/screens/frame';
+import { FAULT } from '@/words/screens/fault';
 import styles from './trouble.module.css';
 
 /** While a page is on its way. */

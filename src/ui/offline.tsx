@@ -1,7 +1,7 @@
 'use client';
 /** Said while there is no connection to the shop; what is typed meanwhile is kept where it is. */
 import { useSyncExternalStore } from 'react';
-import { FAULT } from '@/words/screens/frame';
+import { FAULT } from '@/words/screens/fault';
 import styles from './trouble.module.css';
 
 function listen(then: () => void): () => void {

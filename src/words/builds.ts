@@ -158,22 +158,6 @@ const FIGURES: Readonly<Record<ShownFigure, string>> = {
   screwAtMost: 'Screw at most',
 };
 
-const MOUNTS: Readonly<Record<string, string>> = {
-  hinges: 'Paper hinges',
-  tape: 'Tape',
-  corners: 'Corner pockets',
-  strips: 'Edge strips',
-  pads: 'Pads',
-  stitched: 'Stitches',
-  wired: 'Wire',
-  glue: 'Glue',
-  'dry mount': 'Dry mount',
-  laced: 'Laced',
-  stapled: 'Stapled',
-  pinned: 'Pinned',
-  clips: 'Clips',
-  screws: 'Screws from behind',
-};
 const PLACES: Readonly<Record<string, string>> = {
   room: 'In a room',
   public: 'In a public place',
@@ -241,7 +225,6 @@ export const fieldName = of(FIELDS);
 export const choiceName = of(CHOICES);
 export const partName = of(PARTS);
 export const legName = of(LEGS);
-export const mountName = of(MOUNTS);
 export const scopeName = of(SCOPES);
 export const shapeName = of(SHAPES);
 export const placeName = of(PLACES);

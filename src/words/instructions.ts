@@ -4,7 +4,8 @@ import type { Figures, Line } from '@/core/instructions/line';
 import type { Length, Unit } from '@/core/units/length';
 import { ratedText, weightText } from '@/core/units/weight';
 import { type Money, formatMoney } from '@/core/units/money';
-import { choiceName, finishName, legName, mountName, partName, placeName, scopeName } from './builds';
+import { choiceName, finishName, legName, partName, placeName, scopeName } from './builds';
+import { mountName } from './mounts';
 import { KIND_NAMES } from './materials';
 import { CUT_STEP, ruleText } from './rule';
 

@@ -11,7 +11,7 @@ import { Choice } from '@/ui/choice';
 import { House } from './house';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
-import { mountName } from '@/words/builds';
+import { mountName } from '@/words/mounts';
 import { dayName } from '@/words/materials';
 import { PRICES } from '@/words/screens/prices';
 import { Editions } from './editions';
