@@ -102,6 +102,12 @@ describe('papers', () => {
     expect((await pages(await wallCard(job(), 'Test', 'in'))).map(({ size }) => size)).toEqual([[152.4, 101.6]]);
   });
 
+  it('give no wall card to what goes on no wall', async () => {
+    for (const scope of ['part only', 'mounted and bagged'] as const)
+      expect(await wallCard(job(exampleDesign({ scope })), 'Test', 'in')).toBeUndefined();
+    expect(await wallCard(job(exampleDesign({ scope: 'kit' })), 'Test', 'in')).toBeDefined();
+  });
+
   it('draw the marking map at full size where it fits, with a ruler; to scale where it does not; and list each mark', async () => {
     const sized = (width: number, height: number) =>
       exampleDesign({

@@ -62,6 +62,9 @@ export const SCOPES = [
   'installed',
 ] as const;
 export type Scope = (typeof SCOPES)[number];
+/** Whether it comes as something for a wall: a mat alone or a print in its sleeve does not. */
+export const goesOnWall = (scope: Scope | undefined): boolean =>
+  scope !== 'part only' && scope !== 'mounted and bagged';
 export const PLACES = ['room', 'public', 'child', 'over a bed'] as const;
 export const FINISHES = ['raw wood', 'raw mdf', 'lacquer', 'old finish', 'darkens'] as const;
 /** What holds the wire, or catches the hook. */

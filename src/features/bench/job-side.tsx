@@ -3,6 +3,7 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import type { JobView } from '@/contract/views';
+import { goesOnWall } from '@/core/design/choices';
 import type { StepKey } from '@/core/route/steps';
 import { pointName, safetyWord } from '@/words/bench';
 import { cautionName } from '@/words/issues/caution-names';
@@ -90,15 +91,15 @@ function History({ job }: { job: JobView }) {
 
 /** Papers that go with a step; a kit has its sheet besides. */
 const papersAt = (step: StepKey, { worked, instructions }: JobView): readonly PaperName[] => {
-  const kit = worked.resolved.design.scope === 'kit';
+  const { scope } = worked.resolved.design;
   const marked = instructions.some((told) => told.step === step && told.marks.length > 0);
   const at: Partial<Record<StepKey, readonly PaperName[]>> = {
     'materials-here': ['piece-label'],
     fit: ['back-label'],
     'back-and-hang': ['back-label', 'wall-card'],
-    pack: kit ? ['kit-sheet', 'packing-list'] : ['packing-list'],
+    pack: scope === 'kit' ? ['kit-sheet', 'packing-list'] : ['packing-list'],
     ...(worked.sizes.figures.insert ? { 'cut-strips': ['templates'], mount: ['templates'] } : {}),
-    'hand-over': ['wall-card', 'care-card', 'packing-list'],
+    'hand-over': [...(goesOnWall(scope) ? (['wall-card'] as const) : []), 'care-card', 'packing-list'],
   };
   return [...(at[step] ?? []), ...(marked ? (['marking-map'] as const) : [])];
 };

@@ -2,6 +2,7 @@
 /** One order at the counter: where its pieces are, what was paid, what is still to be paid, and the hand-over. */
 import dynamic from 'next/dynamic';
 import type { OrderView } from '@/contract/views';
+import { goesOnWall } from '@/core/design/choices';
 import type { Scene } from '@/core/drawing/scene';
 import { weightText } from '@/core/units/weight';
 import { useUnit } from '@/ui/units';
@@ -61,9 +62,11 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
                   )}
                   {job && (
                     <p className={styles.papers}>
-                      <a href={`/papers/wall-card/${job.ticket}`} target="_blank" rel="noreferrer">
-                        {MONEY.wallCard}
-                      </a>
+                      {goesOnWall(piece.design.scope) && (
+                        <a href={`/papers/wall-card/${job.ticket}`} target="_blank" rel="noreferrer">
+                          {MONEY.wallCard}
+                        </a>
+                      )}
                       <a href={`/papers/care-card/${job.ticket}`} target="_blank" rel="noreferrer">
                         {MONEY.careCard}
                       </a>

@@ -1,6 +1,7 @@
 /** The wall card: where the hook goes, for the customer with a pencil at the wall. */
 import type { JobView } from '@/contract/views';
 import { backScene } from '@/core/drawing/back';
+import { goesOnWall } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import { mustCarryText, weightText } from '@/core/units/weight';
@@ -10,8 +11,10 @@ import { WALL_CARD } from '@/words/screens/papers';
 
 const LEFT = 11;
 
-export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+export async function wallCard(job: JobView, shop: string, unit: Unit): Promise<Uint8Array | undefined> {
   const { worked } = job;
+  // A mat alone, or a print in a sleeve, hangs on no wall.
+  if (!goesOnWall(worked.resolved.design.scope)) return undefined;
   const { hanging, weight, sizes } = worked;
   const outside = sizes.outside ?? sizes.package;
   const sheet = Sheet.open('card', unit, WALL_CARD.wallCard(job.ticket));
