@@ -91,15 +91,28 @@ SELECT s.job_id, s.done_at, 'done', s.step, s.done_by_id
  WHERE s.state = 'done'`;
 
 const PAYMENTS = `
-INSERT INTO payment (id, order_id, kind, method, amount, at, by_id)
-SELECT md5(part.kind || n)::uuid, o.id, part.kind, CASE n % 3 WHEN 0 THEN 'cash' ELSE 'card' END, part.amount,
-       o.quoted_at + part.after * interval '1 day', $3::uuid
-  FROM generate_series($1::bigint, $2::bigint) n JOIN orders o ON o.id = md5('order' || n)::uuid
-  CROSS JOIN LATERAL (VALUES
-    ('deposit', (o.agreed ->> 'deposit')::bigint, 0, true),
-    ('balance', (o.agreed ->> 'total')::bigint - (o.agreed ->> 'deposit')::bigint, 15, o.state = 'handed-over'),
-    ('refund', -(o.agreed ->> 'deposit')::bigint, 2, o.state = 'cancelled')) part (kind, amount, after, there)
- WHERE o.agreed IS NOT NULL AND part.there AND part.amount <> 0`;
+WITH booked AS (
+  SELECT md5(part.kind || n)::uuid AS id, o.id AS order_id, part.kind, CASE n % 3 WHEN 0 THEN 'cash' ELSE 'card' END AS method,
+         part.amount, o.agreed, o.quoted_at + part.after * interval '1 day' AS at
+    FROM generate_series($1::bigint, $2::bigint) n JOIN orders o ON o.id = md5('order' || n)::uuid
+    CROSS JOIN LATERAL (VALUES
+      ('deposit', (o.agreed ->> 'deposit')::bigint, 0, true),
+      ('balance', (o.agreed ->> 'total')::bigint - (o.agreed ->> 'deposit')::bigint, 15, o.state = 'handed-over'),
+      ('refund', -(o.agreed ->> 'deposit')::bigint, 2, o.state = 'cancelled'),
+      ('sale', -(o.agreed ->> 'total')::bigint, 16, o.state = 'handed-over')) part (kind, amount, after, there)
+   WHERE o.agreed IS NOT NULL AND part.there AND part.amount <> 0),
+entries AS (
+  INSERT INTO ledger_entry (id, at, day, by_id, kind, order_id)
+  SELECT id, at, at::date, $3::uuid, kind, order_id FROM booked ORDER BY booked.at)
+INSERT INTO ledger_posting (entry_id, position, account, amount, sold, rate)
+SELECT id, 1, 'deposits', -amount, NULL, NULL FROM booked
+UNION ALL
+SELECT id, 2, method, amount, NULL, NULL FROM booked WHERE kind <> 'sale'
+UNION ALL
+SELECT id, 2, 'sales', -(agreed ->> 'net')::bigint, 'goods', NULL FROM booked WHERE kind = 'sale'
+UNION ALL
+SELECT id, 2 + ordinality, 'tax', -(t ->> 'amount')::bigint, NULL, t ->> 'percent'
+  FROM booked, jsonb_array_elements(agreed -> 'tax') WITH ORDINALITY tax (t, ordinality) WHERE kind = 'sale'`;
 
 const LOG = `
 WITH told AS (

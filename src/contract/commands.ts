@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { designSchema } from '@/core/design/schema';
+import { MEANS } from '@/core/ledger/accounts';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
@@ -30,6 +31,15 @@ const line = (most: number) =>
 const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'day-out-of-range');
 const amount = z.int().positive().max(MOST_MONEY);
 const articleCode = line(40);
+const till = z.int().min(1).max(999);
+/** Notes and coins as they were counted: what each is worth, and how many. */
+const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: z.int().min(0).max(100_000) })).max(40);
+/** However it is typed: letters of any case, with or without its strokes. */
+const voucherCode = z
+  .string()
+  .max(40)
+  .transform((text) => (text.toUpperCase().match(/[A-Z0-9]/g) ?? []).join(''))
+  .transform((text) => (text.match(/.{1,4}/g) ?? []).join('-'));
 /** The codes that a new order begins with. */
 const houseSchema = z.strictObject({
   mat: articleCode,
@@ -173,8 +183,72 @@ export const commands = {
       reasons: z.record(z.string().max(80), line(300)),
     }),
   },
-  'cancel-order': { roles: COUNTER, payload: z.object({ orderId: id, revision, reason: line(300) }) },
-  'take-cash': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount }) },
+  'cancel-order': {
+    roles: COUNTER,
+    payload: z.object({
+      orderId: id,
+      revision,
+      reason: line(300),
+      /** What is kept of the money that came; the rest goes back as it came. Not said: only where none came. */
+      kept: z.int().min(0).max(MOST_MONEY).optional(),
+    }),
+  },
+  'take-cash': {
+    roles: COUNTER,
+    payload: z.object({
+      orderId: id,
+      paymentId: id,
+      amount,
+      /** What was put on the counter; the rest is change. */
+      tendered: amount.optional(),
+    }),
+  },
+  'take-transfer': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, note: line(120) }) },
+  'take-voucher': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, code: voucherCode }) },
+  'sell-voucher': {
+    roles: COUNTER,
+    payload: z.object({ id, amount, means: z.enum(['cash', 'bank']), expires: day.nullable() }),
+  },
+  /** Above the shop's limit, and to another means than it came by, with an owner's PIN. */
+  refund: {
+    roles: COUNTER,
+    payload: z.object({
+      orderId: id,
+      refundId: id,
+      means: z.enum(MEANS),
+      amount,
+      reason: line(300),
+      pin: z.string().max(20).optional(),
+    }),
+    secret: ['pin'],
+  },
+  'write-off': { roles: OWNER, payload: z.object({ orderId: id, entryId: id, amount, reason: line(300) }) },
+  'add-till': { roles: OWNER, payload: z.object({ name: line(40) }) },
+  'use-till': { roles: COUNTER, payload: z.object({ till }) },
+  'open-till': { roles: COUNTER, payload: z.object({ dayId: id, till, pieces }) },
+  'move-cash': {
+    roles: COUNTER,
+    payload: z.object({ entryId: id, kind: z.enum(['cash-in', 'expense', 'to-bank']), amount, why: line(200) }),
+  },
+  'count-till': {
+    roles: COUNTER,
+    payload: z.object({
+      dayId: id,
+      pieces,
+      card: z.int().min(-MOST_MONEY).max(MOST_MONEY),
+      vouchers: z.int().min(-MOST_MONEY).max(MOST_MONEY),
+    }),
+  },
+  'seal-till': { roles: COUNTER, payload: z.object({ dayId: id, note: z.union([z.literal(''), line(300)]) }) },
+  'book-payout': { roles: OWNER, payload: z.object({ entryId: id, amount, fee: z.int().min(0).max(MOST_MONEY) }) },
+  'change-terms': {
+    roles: OWNER,
+    payload: z.object({
+      customerId: id,
+      days: z.int().min(0).max(365).nullable(),
+      limit: z.int().min(0).max(MOST_MONEY).nullable(),
+    }),
+  },
   'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount }) },
   /** Nobody waits for the terminal's answer any more. Should it come all the same, it counts. */
   'drop-card': { roles: COUNTER, payload: z.object({ requestId: id }) },

@@ -30,6 +30,10 @@ export const settingsSchema = z.strictObject({
   glueHours: z.int().min(0).max(168),
   dryHours: z.int().min(0).max(720),
   pressMinutes: z.int().min(0).max(1440),
+  /** Whether tax is owed from each payment on, or from the hand-over, as local rules say. */
+  taxAtPayment: z.boolean(),
+  /** What is given back above this, in whole units of money, needs an owner's PIN. */
+  refundLimit: z.int().min(0).max(1_000_000),
 });
 export type ShopSettings = z.infer<typeof settingsSchema>;
 
@@ -54,6 +58,8 @@ export const USUAL_SETTINGS: ShopSettings = {
   glueHours: 12,
   dryHours: 24,
   pressMinutes: 60,
+  taxAtPayment: false,
+  refundLimit: 50,
 };
 
 export const calendarOf = ({ open, closed }: ShopSettings): Calendar => ({ open, closed });

@@ -16,6 +16,9 @@ export function dayOf(at: Date): string {
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
 
+/** A calendar day so many days after another. */
+export const daysLater = (day: string, days: number): string => dayOf(daysAfter(new Date(`${day}T12:00:00`), days));
+
 export function daysAfter(at: Date, days: number): Date {
   const then = new Date(at);
   then.setDate(then.getDate() + days);

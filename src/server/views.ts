@@ -1,7 +1,12 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
 import { calendarOf } from '@/contract/settings';
-import { withWorkings, withoutMoney } from '@/core/agreed';
+import { type Agreed, withWorkings, withoutMoney } from '@/core/agreed';
+import { type Worked, proposedKept } from '@/core/ledger/kept';
+import { type OrderAccount, beyond, heldOf, newAccount, owed } from '@/core/ledger/order-account';
+import { NOTHING } from '@/core/units/money';
+import { termsOf } from '@/db/queries/ledger';
+import { accountOf, paidOf } from './ledger';
 import { measuresOf } from '@/core/jobs/as-built';
 import { planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
@@ -68,6 +73,20 @@ async function orderAs(
     })
   );
 }
+const NOTHING_SOLD = { total: NOTHING, net: [], tax: [] };
+/** What is the customer's: all that is held of a cancelled order, else what came beyond the total. */
+const owedBackOf = (account: OrderAccount, cancelled: boolean): number =>
+  cancelled && !account.handed ? heldOf(account) : beyond(account);
+/** What was done for a piece so far, and in how many minutes. */
+const workedOn = (steps: readonly StepRow[], id: string, agreed: Agreed | null): Worked => {
+  const own = steps.filter((step) => step.job_id === id);
+  return {
+    lines: agreed?.price?.lines ?? [],
+    done: own.filter(({ state }) => state === 'done').map(({ step }) => step),
+    minutes: own.reduce((total, step) => total + (minutesTaken(step) ?? 0), 0),
+  };
+};
+
 async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: ShopData): Promise<OrderView> {
   const customer = await customerById(db, order.customer_id);
   const pieces = await piecesOf(db, order.id);
@@ -75,7 +94,8 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
   const cards = await openCards(db, order.id);
   const jobs = await jobsOfOrder(db, order.id);
   const { edition } = books.prices;
-  const paid = payments.reduce((total, one) => total + one.amount, 0);
+  const account = order.agreed ? await accountOf(db, order) : undefined;
+  const paid = account ? paidOf(account) : 0;
   const shop = { settings: books.settings, catalogue: books.catalogue, prices: books.prices };
   const { designs, held, expired } = standing(order, pieces, edition, dayOf(app.clock.now()));
   const steps = await stepsOfAll(
@@ -102,7 +122,18 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     }),
     payments: payments.map(({ order_id: _order, at, ...one }) => ({ ...one, at: at.toISOString() })),
     paid,
-    owedBack: Math.max(0, paid - (order.state === 'cancelled' ? 0 : (order.agreed?.total ?? 0))),
+    balance: account && order.state !== 'cancelled' ? owed(account) : 0,
+    received: account?.received ?? newAccount(NOTHING_SOLD).received,
+    due: order.due,
+    terms: (await termsOf(db, order.customer_id)) ?? { days: null, limit: null },
+    kept:
+      order.state === 'accepted'
+        ? proposedKept(
+            pieces.map(({ id, agreed }) => workedOn(steps, id, agreed)),
+            books.prices.labourPerHour,
+          )
+        : [],
+    owedBack: account ? owedBackOf(account, order.state === 'cancelled') : 0,
     openCards: cards.map(({ id, amount }) => ({ id, amount })),
     jobs: jobs.map((job) => ({ ticket: job.ticket, state: state(job.id), hold: job.hold })),
   };

@@ -90,7 +90,7 @@ describe('money', () => {
     const big = 5_262_109_920;
     const { orderId } = await accepted();
     await app.db.transaction((tx) =>
-      tx.query("UPDATE orders SET agreed = jsonb_set(agreed, '{total}', $2::jsonb) WHERE id = $1", [
+      tx.query("UPDATE orders SET sale = NULL, agreed = jsonb_set(agreed, '{total}', $2::jsonb) WHERE id = $1", [
         orderId,
         String(big),
       ]),

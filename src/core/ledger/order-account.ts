@@ -38,12 +38,15 @@ const least = (...amounts: Money[]): Money => money(Math.min(...amounts));
 const share = (amount: Money, part: Money, whole: Money): Money =>
   whole === 0 ? NOTHING : money(Number(roundHalfUp(mul(rational(amount), rational(part, whole)))));
 
+/** What is held before the sale, and the tax of it that went on already. */
+export const heldOf = ({ deposits, taxBooked }: OrderAccount): Money => money(deposits + sum(Object.values(taxBooked)));
+
 /** What is still to come: of what is ordered, or of what was handed over. */
-export const owed = ({ sale, handed, deposits, receivable }: OrderAccount): Money =>
-  handed ? receivable : money(Math.max(0, sale.total - deposits));
+export const owed = (account: OrderAccount): Money =>
+  account.handed ? account.receivable : money(Math.max(0, account.sale.total - heldOf(account)));
 /** What came beyond the total: it goes back before anything else. */
-export const beyond = ({ sale, handed, deposits }: OrderAccount): Money =>
-  handed ? deposits : money(Math.max(0, deposits - sale.total));
+export const beyond = (account: OrderAccount): Money =>
+  account.handed ? account.deposits : money(Math.max(0, heldOf(account) - account.sale.total));
 
 /** The account after an entry of this order. */
 export function after(account: OrderAccount, postings: readonly Posting[], handed = account.handed): OrderAccount {
@@ -140,7 +143,8 @@ export function refunded(account: OrderAccount, means: Means, amount: Money): Ou
   const back = money(amount - first);
   const lowers = least(back, account.receivable);
   const out = money(amount - lowers);
-  if (out > paid) return bad(issue('refund-above-paid', { amount: out, paid }, 'amount'));
+  const most = handed ? paid : money(Math.min(paid, heldOf(account)));
+  if (out > most) return bad(issue('refund-above-paid', { amount: out, paid: most }, 'amount'));
   const left = money(sale.total - account.returned);
   if (back > left) return bad(issue('refund-above-paid', { amount: back, paid: left }, 'amount'));
   const tax = share(back, taxOf(sale), sale.total);
@@ -162,6 +166,21 @@ export function refunded(account: OrderAccount, means: Means, amount: Money): Ou
       credit(means, out),
     ]),
   );
+}
+
+/**
+ * What is kept of a cancelled order: a sale, with the tax in it in proportion. Tax that went on with the payment is in
+ * what is kept already. To be told the account after everything else went back.
+ */
+export function kept(account: OrderAccount, amount: Money): Posting[] {
+  const { sale, taxBooked, deposits } = account;
+  const taxed = sum(Object.values(taxBooked)) > 0;
+  const tax = taxed ? NOTHING : share(amount, taxOf(sale), sale.total);
+  return entry([
+    debit('deposits', taxed ? deposits : amount),
+    credit('sales', taxed ? deposits : money(amount - tax), { group: 'kept' }),
+    ...overRates(sale, tax).map(({ rate, amount: part }) => credit('tax', part, { rate })),
+  ]);
 }
 
 /** What is given up of what is owed; only once the order is handed over. */

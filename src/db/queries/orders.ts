@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { Design } from '@/core/design/design';
 import { designSchema } from '@/core/design/schema';
 import type { OrderPrice } from '@/core/pricing/order-price';
+import { MEANS } from '@/core/ledger/accounts';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';
 import { money } from '@/core/units/money';
@@ -75,6 +76,7 @@ const orderRow = z.object({
   quoted_at: z.date(),
   quote_until: z.string(),
   accepted_at: z.date().nullable(),
+  due: z.string().nullable(),
   agreed: object<OrderPrice>().nullable(),
   customer: z.string(),
   phone: z.string(),
@@ -82,7 +84,7 @@ const orderRow = z.object({
 export type OrderRow = z.infer<typeof orderRow>;
 
 const ORDER = `SELECT o.id, o.number, o.customer_id, o.state, o.revision, o.promised::text, o.edition, o.quoted_at,
-                      o.quote_until::text, o.accepted_at, o.agreed, c.name AS customer, c.phone
+                      o.quote_until::text, o.accepted_at, o.due::text, o.agreed, c.name AS customer, c.phone
                  FROM orders o JOIN customer c ON c.id = o.customer_id`;
 
 export const orderById = async (db: Queries, id: string) =>
@@ -208,7 +210,7 @@ const paymentRow = z.object({
   id: z.string(),
   order_id: z.string(),
   kind: z.enum(['deposit', 'balance', 'refund', 'correction']),
-  method: z.enum(['cash', 'card']),
+  method: z.enum(MEANS),
   amount: z.int(),
   at: z.date(),
   by: named,
@@ -220,17 +222,11 @@ export type PaymentRow = z.infer<typeof paymentRow>;
 const PAYMENT = `SELECT p.id, p.order_id, p.kind, p.method, p.amount, p.at, s.name AS by, p.note, p.reverses
                    FROM payment p LEFT JOIN staff s ON s.id = p.by_id`;
 export const paymentsOf = async (db: Queries, orderId: string) =>
-  readRows(paymentRow, await db.query(`${PAYMENT} WHERE p.order_id = $1 ORDER BY p.at, p.id`, [orderId]));
+  readRows(paymentRow, await db.query(`${PAYMENT} WHERE p.order_id = $1 ORDER BY p.number`, [orderId]));
 export const paymentById = async (db: Queries, id: string) =>
   readRow(paymentRow, await db.query(`${PAYMENT} WHERE p.id = $1`, [id]));
 export const isReversed = async (db: Queries, id: string) =>
   (await db.query('SELECT 1 AS found FROM payment WHERE reverses = $1', [id])).length > 0;
-
-export const insertPayment = (tx: Tx, one: Omit<PaymentRow, 'by'> & { readonly by: By }) =>
-  tx.query(
-    'INSERT INTO payment (id, order_id, kind, method, amount, at, by_id, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
-    [one.id, one.order_id, one.kind, one.method, one.amount, one.at, one.by, one.note, one.reverses],
-  );
 
 const cardRow = z.object({
   id: z.string(),

@@ -128,6 +128,11 @@ describe('drafts and orders', () => {
     payments: [],
     paid: 0,
     owedBack: 0,
+    balance: 0,
+    received: { cash: 0, card: 0, bank: 0, vouchers: 0 },
+    due: null,
+    terms: { days: null, limit: null },
+    kept: [],
     openCards: [],
     jobs: [],
   });

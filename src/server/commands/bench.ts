@@ -4,7 +4,7 @@ import { resultOf } from '@/core/agreed';
 import { Has } from '@/core/instructions/has';
 import { checkPointsOf, mustTick } from '@/core/instructions/points';
 import { CHECK_POINTS, type CheckPoint, STEPS, redoFrom, sentBackTo } from '@/core/route/steps';
-import { blocks, jobState } from '@/core/route/state';
+import { blocks } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import {
   type JobRow,
@@ -12,18 +12,14 @@ import {
   agreedOf,
   finishStep,
   insertEvent,
-  jobsOfOrder,
   lockJob,
   reopenStep,
-  setHanded,
   setHold,
   startStep,
   stepsOf,
   touchJob,
 } from '@/db/queries/jobs';
-import { paymentsOf, setOrderState } from '@/db/queries/orders';
 import type { CommandResult, Context, Handler } from '../door';
-import { freshOrder } from './orders';
 import { waitingAt } from '../waiting';
 import type { Waiting } from '@/core/route/waits';
 
@@ -153,38 +149,4 @@ export const release: Handler<'release'> = async (tx, { jobId, revision }, { now
   await setHold(tx, jobId, null);
   await insertEvent(tx, jobId, { at: now, by, what: 'released', step: null, detail: {} });
   return told(job, 'released', job.hold, null);
-};
-
-export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy }, { now, by }) => {
-  const order = await freshOrder(tx, orderId, revision);
-  if (!order.ok) return order;
-  if (order.value.state !== 'accepted' || !order.value.agreed)
-    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const balance =
-    order.value.agreed.total - (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
-  if (balance !== 0) return bad(issue('balance-open', { balance }));
-  const jobs = await jobsOfOrder(tx, orderId);
-  for (const job of jobs) {
-    if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
-    const steps = await stepsOf(tx, job.id);
-    if (jobState(steps) !== 'ready') return bad(issue('job-not-ready', { ticket: job.ticket }));
-  }
-  for (const job of jobs) {
-    await finishStep(tx, job.id, 'hand-over', now, by);
-    await setHanded(tx, job.id, { signedBy, byId: by }, now);
-    await insertEvent(tx, job.id, { at: now, by, what: 'handed over', step: 'hand-over', detail: { signedBy } });
-  }
-  await setOrderState(tx, orderId, 'handed-over');
-  return good({
-    audit: [
-      {
-        what: 'handed over',
-        entity: 'order',
-        entityId: orderId,
-        before: { state: 'accepted' },
-        after: { state: 'handed-over', signedBy },
-      },
-    ],
-    touched: [`order:${orderId}`, 'board', ...jobs.map((job) => `job:${job.ticket}`)],
-  });
 };

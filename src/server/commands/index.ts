@@ -1,11 +1,12 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
-import { finalCheck, handOver, hold, moveStep, release } from './bench';
+import { finalCheck, hold, moveStep, release } from './bench';
 import { changeSheets, importMouldings, readyImport, setGroupRule, setPrices, takeBackEdition } from './books';
 import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
-import { askCard, cardAnswer, dropCard, reversePayment, takeCash } from './money';
-import { acceptOrder, cancelOrder, saveQuote } from './orders';
+import { handOver } from './hand-over';
+import { askCard, cardAnswer, dropCard, reversePayment, takeCash, takeTransfer, takeVoucher } from './money';
+import { acceptOrder, saveQuote } from './orders';
 import {
   addCustomer,
   addStaff,
@@ -20,7 +21,10 @@ import {
 } from './people';
 import { cutPlanDone } from './plan-done';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
+import { cancelOrder, readyRefund, refund, writeOff } from './refunds';
 import { changeSettings } from './settings';
+import { addTill, bookPayout, changeTerms, countTill, moveCash, openTill, sealTill, useTill } from './till';
+import { sellVoucher } from './vouchers';
 
 export const handlers: Handlers = {
   'set-up-shop': setUpShop,
@@ -35,6 +39,19 @@ export const handlers: Handlers = {
   'accept-order': acceptOrder,
   'cancel-order': cancelOrder,
   'take-cash': takeCash,
+  'take-transfer': takeTransfer,
+  'take-voucher': takeVoucher,
+  'sell-voucher': sellVoucher,
+  refund,
+  'write-off': writeOff,
+  'add-till': addTill,
+  'use-till': useTill,
+  'open-till': openTill,
+  'move-cash': moveCash,
+  'count-till': countTill,
+  'seal-till': sealTill,
+  'book-payout': bookPayout,
+  'change-terms': changeTerms,
   'ask-card': askCard,
   'drop-card': dropCard,
   'card-answer': cardAnswer,
@@ -68,4 +85,5 @@ export const readyings: Readyings = {
   're-admit-person': readyPin,
   'change-pin': readyChange,
   'import-mouldings': readyImport,
+  refund: readyRefund,
 };

@@ -1,108 +1,155 @@
-/** Payments: a ledger that only grows. Nothing is taken above the balance; a slip is reversed by another entry. */
+/** Payments: entries of the ledger. Nothing is taken above the balance; a slip is reversed by another entry. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
+import { type Means } from '@/core/ledger/accounts';
+import { type OrderAccount, owed, received, taxInPayment } from '@/core/ledger/order-account';
+import { changeOf } from '@/core/ledger/till';
+import { type Money, money } from '@/core/units/money';
 import type { Tx } from '@/db/client';
+import { type BookedPosting, lockVoucher, postingOf, postingsOfEntry } from '@/db/queries/ledger';
 import {
   type OrderRow,
   cardRequest,
   insertCard,
-  insertPayment,
   isReversed,
   lockOrder,
   openCards,
   paymentById,
-  paymentsOf,
   setCard,
 } from '@/db/queries/orders';
-import type { Handler } from '../door';
+import type { AuditEntry } from '@/db/queries/door';
+import type { Context, Handler } from '../door';
+import { dayOf } from '../clock';
+import { accountOf, book, paidOf } from '../ledger';
 
-interface Account {
+interface Found {
   readonly order: OrderRow;
-  readonly paid: number;
-  readonly balance: number;
+  readonly account: OrderAccount;
+  readonly balance: Money;
 }
 
-async function account(tx: Tx, orderId: string): Promise<Outcome<Account>> {
+async function found(tx: Tx, orderId: string): Promise<Outcome<Found>> {
   const order = await lockOrder(tx, orderId);
   if (!order) return bad(issue('order-unknown'));
   if (!order.agreed || order.state === 'cancelled')
     return bad(issue('payment-not-agreed', { number: order.number, state: order.state }));
-  const paid = (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
-  return good({ order, paid, balance: order.agreed.total - paid });
+  const account = await accountOf(tx, order);
+  return good({ order, account, balance: owed(account) });
 }
 
 /** The first money on an order is its deposit, what follows goes to the balance. */
-const kindFor = ({ paid }: Account) => (paid === 0 ? 'deposit' : 'balance');
+const kindFor = ({ account, order }: Found) =>
+  paidOf(account) === 0 && order.state === 'accepted' ? ('deposit' as const) : ('balance' as const);
 
-export const takeCash: Handler<'take-cash'> = async (tx, { orderId, paymentId, amount }, { now, by }) => {
-  const found = await account(tx, orderId);
-  if (!found.ok) return found;
-  const held = (await openCards(tx, orderId)).reduce((total, one) => total + one.amount, 0);
-  const { balance } = found.value;
-  if (amount > balance - held)
-    return bad(issue('payment-above-balance', { amount, balance: balance - held }, 'amount'));
-  const entry = {
-    id: paymentId,
-    order_id: orderId,
-    kind: kindFor(found.value),
-    method: 'cash',
-    amount,
-    at: now,
-    by,
-    note: '',
-    reverses: null,
-  } as const;
-  await insertPayment(tx, entry);
+/** The postings of a payment, with the tax in it where tax is owed from the payment on. */
+async function postingsFor(tx: Tx, { account }: Found, means: Means, amount: Money, { app }: Context) {
+  const { taxAtPayment } = await app.settingsIn(tx);
+  return [...received(account, means, amount), ...(taxAtPayment ? taxInPayment(account, amount) : [])];
+}
+
+/** Refuses what is more than is still to come, less what the terminal may take yet. */
+async function above(tx: Tx, { balance, order }: Found, amount: number): Promise<Outcome<never> | undefined> {
+  const held = (await openCards(tx, order.id)).reduce((total, one) => total + one.amount, 0);
+  return amount > balance - held
+    ? bad(issue('payment-above-balance', { amount, balance: balance - held }, 'amount'))
+    : undefined;
+}
+
+const taken = (what: string, orderId: string, balance: number, amount: number, more: AuditEntry['after']) => ({
+  audit: [
+    {
+      what,
+      entity: 'order',
+      entityId: orderId,
+      before: { balance },
+      after: { balance: balance - amount, ...(more as object) },
+    },
+  ],
+  touched: [`order:${orderId}`, 'ledger'],
+});
+
+export const takeCash: Handler<'take-cash'> = async (tx, { orderId, paymentId, amount, tendered }, context) => {
+  const order = await found(tx, orderId);
+  if (!order.ok) return order;
+  const more = await above(tx, order.value, amount);
+  if (more) return more;
+  const change = changeOf(money(tendered ?? amount), money(amount));
+  if (change === undefined) return bad(issue('tendered-less', { tendered: tendered!, amount }, 'tendered'));
+  const postings = await postingsFor(tx, order.value, 'cash', money(amount), context);
+  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId }, postings);
+  const { balance } = order.value;
+  return good({
+    result: { balance: balance - amount, ...(tendered === undefined ? {} : { change }) },
+    ...taken('cash taken', orderId, balance, amount, { paymentId }),
+  });
+};
+
+/** Money that came to the bank; booked when it is seen there. */
+export const takeTransfer: Handler<'take-transfer'> = async (tx, { orderId, paymentId, amount, note }, context) => {
+  const order = await found(tx, orderId);
+  if (!order.ok) return order;
+  const more = await above(tx, order.value, amount);
+  if (more) return more;
+  const postings = await postingsFor(tx, order.value, 'bank', money(amount), context);
+  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note }, postings);
+  const { balance } = order.value;
   return good({
     result: { balance: balance - amount },
-    audit: [
-      {
-        what: 'cash taken',
-        entity: 'order',
-        entityId: orderId,
-        before: { balance },
-        after: { balance: balance - amount, paymentId },
-      },
-    ],
-    touched: [`order:${orderId}`],
+    ...taken('transfer taken', orderId, balance, amount, { paymentId, note }),
+  });
+};
+
+export const takeVoucher: Handler<'take-voucher'> = async (tx, { orderId, paymentId, amount, code }, context) => {
+  const order = await found(tx, orderId);
+  if (!order.ok) return order;
+  const voucher = await lockVoucher(tx, code);
+  if (!voucher) return bad(issue('voucher-unknown', {}, 'code'));
+  if (voucher.expires !== null && voucher.expires < dayOf(context.now))
+    return bad(issue('voucher-expired', { day: voucher.expires }, 'code'));
+  if (voucher.left === 0) return bad(issue('voucher-used', {}, 'code'));
+  if (amount > voucher.left) return bad(issue('voucher-less', { amount, left: voucher.left }, 'amount'));
+  const more = await above(tx, order.value, amount);
+  if (more) return more;
+  const postings = (await postingsFor(tx, order.value, 'vouchers', money(amount), context)).map(
+    (posting): BookedPosting => (posting.account === 'vouchers' ? { ...posting, voucher: voucher.id } : posting),
+  );
+  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId }, postings);
+  const { balance } = order.value;
+  return good({
+    result: { balance: balance - amount, left: voucher.left - amount },
+    ...taken('voucher taken', orderId, balance, amount, { paymentId, voucher: voucher.id }),
   });
 };
 
 export const askCard: Handler<'ask-card'> = async (tx, { orderId, requestId, amount }, { now, by }) => {
-  const found = await account(tx, orderId);
-  if (!found.ok) return found;
+  const order = await found(tx, orderId);
+  if (!order.ok) return order;
   const waiting = await openCards(tx, orderId);
   if (waiting.length > 0) return bad(issue('card-waiting', { amount: waiting[0]!.amount }));
-  if (amount > found.value.balance)
-    return bad(issue('payment-above-balance', { amount, balance: found.value.balance }, 'amount'));
-  await insertCard(tx, { id: requestId, order_id: orderId, kind: kindFor(found.value), amount, at: now }, by);
+  if (amount > order.value.balance)
+    return bad(issue('payment-above-balance', { amount, balance: order.value.balance }, 'amount'));
+  await insertCard(tx, { id: requestId, order_id: orderId, kind: kindFor(order.value), amount, at: now }, by);
   return good({
     audit: [{ what: 'card asked', entity: 'order', entityId: orderId, after: { requestId, amount } }],
     touched: [`order:${orderId}`],
   });
 };
 
-export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer }, { now, by }) => {
+export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer }, context) => {
   const request = await cardRequest(tx, requestId);
   if (!request) return bad(issue('card-unknown'));
-  await lockOrder(tx, request.order_id);
+  const order = await lockOrder(tx, request.order_id);
   const current = await cardRequest(tx, requestId);
   // Money that was taken is booked, also when nobody waited for it any more: what is too much is owed back.
   const late = current!.state === 'dropped' && answer === 'approved';
   if (current!.state !== 'open' && current!.state !== 'unanswered' && !late)
     return good({ result: { state: current!.state }, audit: [], touched: [] });
   await setCard(tx, requestId, answer);
-  if (answer === 'approved') {
-    await insertPayment(tx, {
-      id: requestId,
-      order_id: request.order_id,
-      kind: request.kind,
-      method: 'card',
-      amount: request.amount,
-      at: now,
-      by,
-      note: late ? 'approved after the question was dropped' : '',
-      reverses: null,
-    });
+  if (answer === 'approved' && order?.agreed) {
+    const account = await accountOf(tx, order);
+    const amount = money(request.amount);
+    const postings = await postingsFor(tx, { order, account, balance: owed(account) }, 'card', amount, context);
+    const note = late ? 'approved after the question was dropped' : '';
+    await book(tx, context, { id: requestId, kind: request.kind, orderId: order.id, note }, postings);
   }
   return good({
     result: { state: answer },
@@ -115,7 +162,7 @@ export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer
         after: { requestId, amount: request.amount },
       },
     ],
-    touched: [`order:${request.order_id}`],
+    touched: [`order:${request.order_id}`, 'ledger'],
   });
 };
 
@@ -141,26 +188,29 @@ export const dropCard: Handler<'drop-card'> = async (tx, { requestId }) => {
   });
 };
 
-export const reversePayment: Handler<'reverse-payment'> = async (tx, { paymentId, newId, reason }, { now, by }) => {
+/** A slip is taken back by an entry that says the contrary and names it. */
+export const reversePayment: Handler<'reverse-payment'> = async (tx, { paymentId, newId, reason }, context) => {
   const entry = await paymentById(tx, paymentId);
   if (!entry) return bad(issue('payment-unknown'));
   const order = await lockOrder(tx, entry.order_id);
   if (order?.state === 'handed-over') return bad(issue('order-agreed', { number: order.number, state: order.state }));
   if (entry.reverses || (await isReversed(tx, paymentId))) return bad(issue('payment-reversed'));
-  await insertPayment(tx, {
-    ...entry,
+  const back = (await postingsOfEntry(tx, paymentId)).map(postingOf).map((posting): BookedPosting => ({
+    ...posting,
+    amount: money(-posting.amount),
+  }));
+  const reversed = {
     id: newId,
     kind: 'correction',
-    amount: -entry.amount,
-    at: now,
-    by,
+    orderId: entry.order_id,
     note: reason,
     reverses: paymentId,
-  });
+  } as const;
+  await book(tx, context, reversed, back);
   return good({
     audit: [
       { what: 'payment reversed', entity: 'order', entityId: entry.order_id, before: entry, after: { newId, reason } },
     ],
-    touched: [`order:${entry.order_id}`],
+    touched: [`order:${entry.order_id}`, 'ledger'],
   });
 };

@@ -8,7 +8,9 @@ import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
+import { saleAgreed } from '@/core/ledger/order-sale';
 import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
+import { setSale } from '@/db/queries/ledger';
 import {
   type OrderRow,
   agreeOrder,
@@ -16,11 +18,8 @@ import {
   customerById,
   insertOrder,
   lockOrder,
-  openCards,
-  paymentsOf,
   piecesOf,
   putPieces,
-  setOrderState,
   updateQuote,
 } from '@/db/queries/orders';
 import { dayOf, daysAfter } from '../clock';
@@ -213,6 +212,8 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
   }
   await agreeOrder(tx, orderId, agreed, context.now);
+  const sold = worked.map((piece) => piece.price!);
+  await setSale(tx, orderId, saleAgreed(sold, books.prices.tax, agreed));
   return good({
     result: { number: order.value.number, revision: revision + 1 },
     audit: [
@@ -222,30 +223,6 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
         entityId: orderId,
         before: { state: 'quoted' },
         after: { state: 'accepted', agreed, edition: books.prices.edition, reasons },
-      },
-    ],
-    touched: [`order:${orderId}`, 'board'],
-  });
-};
-
-export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revision, reason }) => {
-  const order = await freshOrder(tx, orderId, revision);
-  if (!order.ok) return order;
-  if (order.value.state !== 'quoted' && order.value.state !== 'accepted')
-    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const paid = (await paymentsOf(tx, orderId)).reduce((total, one) => total + one.amount, 0);
-  if (paid !== 0) return bad(issue('cancel-with-money', { paid }));
-  const asked = await openCards(tx, orderId);
-  if (asked[0]) return bad(issue('card-waiting', { amount: asked[0].amount }));
-  await setOrderState(tx, orderId, 'cancelled');
-  return good({
-    audit: [
-      {
-        what: 'cancelled',
-        entity: 'order',
-        entityId: orderId,
-        before: { state: order.value.state },
-        after: { state: 'cancelled', reason },
       },
     ],
     touched: [`order:${orderId}`, 'board'],

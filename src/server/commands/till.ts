@@ -1,0 +1,176 @@
+/** A drawer's day: opened with what is counted, cash that goes in and out, counted blind at the end, and sealed. */
+import { bad, good, issue } from '@/core/issue';
+import { move } from '@/core/ledger/accounts';
+import { countedOff, paidOut } from '@/core/ledger/till';
+import { type Money, money, sum } from '@/core/units/money';
+import type { Tx } from '@/db/client';
+import {
+  type TillDayRow,
+  cashIn,
+  insertTill,
+  insertTillDay,
+  lastEntryOf,
+  lastSealed,
+  lockTill,
+  openDayOf,
+  postingsOfTill,
+  sealDay,
+  setCounted,
+  setDeviceTill,
+  setTerms,
+  tillDayById,
+  tillOfSession,
+} from '@/db/queries/ledger';
+import type { Handler } from '../door';
+import { book, dayAt } from '../ledger';
+
+export const addTill: Handler<'add-till'> = async (tx, { name }) => {
+  const number = await insertTill(tx, name);
+  if (number === undefined) return bad(issue('till-name-taken', { name }, 'name'));
+  return good({
+    result: { number },
+    audit: [{ what: 'till added', entity: 'till', entityId: String(number), after: { name } }],
+    touched: ['ledger'],
+  });
+};
+
+/** From now on this device works at that drawer. */
+export const useTill: Handler<'use-till'> = async (tx, { till }, { session }) => {
+  if (!(await lockTill(tx, till))) return bad(issue('till-unknown'));
+  if (session === undefined || !(await setDeviceTill(tx, session, till))) return bad(issue('sign-in-first'));
+  return good({
+    audit: [{ what: 'device put at a till', entity: 'till', entityId: String(till) }],
+    touched: ['ledger'],
+  });
+};
+
+export interface Piece {
+  readonly of: number;
+  readonly count: number;
+}
+export const worthOf = (pieces: readonly Piece[]): Money => sum(pieces.map(({ of, count }) => money(of * count)));
+
+/**
+ * Opens a drawer with its counted float. What the first count finds is the float that is put in; later, what differs
+ * from the last count went over or short in between.
+ */
+export const openTill: Handler<'open-till'> = async (tx, { dayId, till, pieces }, context) => {
+  if (!(await lockTill(tx, till))) return bad(issue('till-unknown'));
+  if (await openDayOf(tx, till)) return bad(issue('till-open'));
+  const last = await lastSealed(tx, till);
+  const float = worthOf(pieces);
+  const day = await dayAt(tx, till, context.now);
+  // What was booked before there was a day is no day's.
+  const before = last?.up_to ?? (await lastEntryOf(tx, till));
+  await insertTillDay(tx, { id: dayId, till, day, after_entry: before, opened_at: context.now, float }, context.by);
+  const stood = await cashIn(tx, till);
+  const at = { id: crypto.randomUUID(), till };
+  if (last) await book(tx, context, { ...at, kind: 'count' }, countedOff(float, stood));
+  else await book(tx, context, { ...at, kind: 'float' }, move('cash', 'bank', money(float - stood)));
+  return good({
+    result: { day, off: last ? float - stood : 0 },
+    audit: [{ what: 'till opened', entity: 'till', entityId: String(till), after: { dayId, day, float } }],
+    touched: ['ledger'],
+  });
+};
+export const moveCash: Handler<'move-cash'> = async (tx, { entryId, kind, amount, why }, context) => {
+  const till = await tillOfSession(tx, context.session);
+  await lockTill(tx, till);
+  if (!(await openDayOf(tx, till))) return bad(issue('till-closed'));
+  const there = await cashIn(tx, till);
+  if (kind !== 'cash-in' && amount > there) return bad(issue('cash-less', { amount, there }, 'amount'));
+  const postings = {
+    'cash-in': () => move('cash', 'bank', money(amount)),
+    expense: () => move('expenses', 'cash', money(amount)),
+    'to-bank': () => move('bank', 'cash', money(amount)),
+  }[kind]();
+  await book(tx, context, { id: entryId, kind, note: why, till }, postings);
+  return good({
+    audit: [{ what: `cash moved, ${kind}`, entity: 'till', entityId: String(till), after: { amount, why } }],
+    touched: ['ledger'],
+  });
+};
+
+/** What the card company paid to the bank; the amount is before its fee. */
+export const bookPayout: Handler<'book-payout'> = async (tx, { entryId, amount, fee }, context) => {
+  if (fee > amount) return bad(issue('fee-above', { amount, fee }, 'fee'));
+  await book(tx, context, { id: entryId, kind: 'payout', note: '' }, paidOut(money(amount), money(fee)));
+  return good({
+    audit: [{ what: 'card payout', entity: 'ledger', entityId: entryId, after: { amount, fee } }],
+    touched: ['ledger'],
+  });
+};
+
+/** What a drawer's day should come to: cash that lies there, and what was taken by card and voucher. */
+export async function expectedOf(tx: Tx, { till, after_entry }: TillDayRow) {
+  const postings = await postingsOfTill(tx, till, after_entry, null);
+  const taken = (account: 'card' | 'vouchers') =>
+    sum(
+      postings
+        .filter((one) => one.account === account && one.kind !== 'payout' && one.kind !== 'voucher-sold')
+        .map(({ amount }) => amount),
+    );
+  return { cash: await cashIn(tx, till), card: taken('card'), vouchers: taken('vouchers') };
+}
+
+/** Counts a drawer, not knowing what is expected; that is answered by it. It may be counted again until it is sealed. */
+export const countTill: Handler<'count-till'> = async (tx, { dayId, pieces, card, vouchers }, context) => {
+  const day = await tillDayById(tx, dayId);
+  if (!day || day.sealed_at) return bad(issue('till-closed'));
+  await lockTill(tx, day.till);
+  const expected = await expectedOf(tx, day);
+  const cash = worthOf(pieces);
+  const upTo = await lastEntryOf(tx, day.till);
+  await setCounted(tx, dayId, {
+    cash,
+    card: money(card),
+    vouchers: money(vouchers),
+    expected,
+    pieces: [...pieces],
+    upTo,
+    by: context.by ?? '',
+  });
+  return good({
+    audit: [
+      {
+        what: 'till counted',
+        entity: 'till',
+        entityId: String(day.till),
+        after: { dayId, cash, card, vouchers, expected },
+      },
+    ],
+    touched: ['ledger'],
+  });
+};
+
+/** Seals a drawer's day as it was counted: what is over or short is booked; nothing is added to it any more. */
+export const sealTill: Handler<'seal-till'> = async (tx, { dayId, note }, context) => {
+  const first = await tillDayById(tx, dayId);
+  if (!first) return bad(issue('till-closed'));
+  await lockTill(tx, first.till);
+  const day = (await tillDayById(tx, dayId))!;
+  if (day.sealed_at) return bad(issue('till-closed'));
+  const { counted } = day;
+  if (!counted) return bad(issue('till-not-counted'));
+  if (counted.upTo !== (await lastEntryOf(tx, day.till))) return bad(issue('till-moved'));
+  const off = (['cash', 'card', 'vouchers'] as const).filter((one) => counted[one] !== counted.expected[one]);
+  if (off.length > 0 && note === '')
+    return bad(issue('till-off', { off: counted.cash - counted.expected.cash }, 'note'));
+  const at = { id: crypto.randomUUID(), till: day.till, kind: 'count', note } as const;
+  await book(tx, context, at, countedOff(counted.cash, counted.expected.cash));
+  await sealDay(tx, dayId, await lastEntryOf(tx, day.till), context.now, context.by, note);
+  return good({
+    result: { off: counted.cash - counted.expected.cash },
+    audit: [{ what: 'till sealed', entity: 'till', entityId: String(day.till), after: { dayId, day: day.day, note } }],
+    touched: ['ledger'],
+  });
+};
+
+/** Who pays later: within so many days, never owing more than the limit; null for nobody does. */
+export const changeTerms: Handler<'change-terms'> = async (tx, { customerId, days, limit }) => {
+  if (!(await setTerms(tx, customerId, days, limit))) return bad(issue('customer-unknown'));
+  return good({
+    audit: [{ what: 'terms changed', entity: 'customer', entityId: customerId, after: { days, limit } }],
+    touched: ['ledger', `customer:${customerId}`],
+  });
+};
