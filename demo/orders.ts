@@ -28,7 +28,7 @@ export interface DemoOrder {
   readonly failed?: string;
   /** Joined last, two hours ago: its glue still cures. */
   readonly glued?: true;
-  readonly paid?: 'deposit' | 'all';
+  readonly paid?: 'deposit' | 'all' | 'on account';
 }
 
 const piece = (
@@ -52,6 +52,7 @@ export const ORDERS: readonly DemoOrder[] = [
     ago: 58,
     promisedIn: -40,
     progress: 'handed-over',
+    paid: 'on account',
     pieces: [
       piece('Class of the long pier', 'photograph', ['8', '10'], 'DUN-32'),
       piece('Rules of the ferry', 'certificate', ['8 1/2', '11'], 'DUN-31'),

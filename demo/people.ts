@@ -6,6 +6,9 @@ export const STAFF = [
   { name: 'Sile', role: 'bench', pin: '6641' },
 ] as const;
 
+/** Who pays later: within so many days, owing at most so much. */
+export const ON_ACCOUNT = { customer: 6, days: 30, limit: 100_000 } as const;
+
 export const CUSTOMERS = [
   ['Orla Tamsin', '555 0142'],
   ['Bram Kestle', '555 0177'],

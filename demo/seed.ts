@@ -29,7 +29,8 @@ import { type ShopData, type AppContext, readBooks } from '@/server/app-context'
 import { hashPin } from '@/server/pins';
 import { STARTING_MATERIALS, firstBooks } from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
-import { CUSTOMERS, STAFF } from './people';
+import { CUSTOMERS, ON_ACCOUNT, STAFF } from './people';
+import { tillDays } from './till';
 import { PLANS, RACK_SHEETS, RACK_STICKS, STOCK } from './rack';
 
 const inch = (text: string) => mustParseLength(text, { unit: 'in' });
@@ -59,7 +60,7 @@ function designOf(piece: DemoPiece): Design {
 /** Makes commands happen at a moment, by a person. */
 class Teller {
   at: Date;
-  by: (typeof STAFF)[number]['name'] = 'Ines';
+  by: string = 'Ines';
   constructor(
     private readonly tx: Tx,
     private readonly app: AppContext,
@@ -177,7 +178,7 @@ async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds:
   }
   tell.by = 'Tobin';
   tell.at = new Date(Math.min(now.getTime(), daysAfter(now, order.promisedIn).getTime()));
-  if (progress === 'handed-over' || order.paid === 'all')
+  if ((progress === 'handed-over' && order.paid !== 'on account') || order.paid === 'all')
     await tell.do('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: total - deposit });
   if (progress === 'handed-over') {
     await tell.do('hand-over', {
@@ -299,6 +300,8 @@ export async function seedDemo(app: AppContext): Promise<void> {
       await tell.do('add-customer', { id, name, phone, email: '' });
       ids.push(id);
     }
+    const { customer, days, limit } = ON_ACCOUNT;
+    await tell.do('change-terms', { customerId: ids[customer]!, days, limit });
     for (const order of ORDERS) await tellOrder(tell, now, order, ids);
     tell.by = 'Maro';
     tell.at = daysAfter(now, -30);
@@ -309,6 +312,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
       const cut = tickets.filter((ticket) => there.has(ticket));
       if (cut.length > 0) await cutThese(tell, tx, books, cut);
     }
+    await tillDays(tell, tx, now);
   });
   app.bus.publish({ what: 'seeded', touched: ['books', 'board'] });
 }

@@ -10,6 +10,7 @@ const IN_THE_BAR: readonly Place[] = [
   ['Rack', '/rack'],
   ['Sums', '/sums'],
   ['Collect', '/collect'],
+  ['Till', '/till'],
   ['Books', '/books'],
 ];
 const BEHIND_THE_NAME: readonly Place[] = [

@@ -228,6 +228,8 @@ export type ShopIssue =
   | 'cash-less'
   | 'fee-above'
   | 'account-limit'
+  | 'nothing-owed'
+  | 'day-not-sealed'
   | 'payment-unknown'
   | 'payment-reversed'
   | 'amount-wrong'

@@ -1,6 +1,7 @@
 /** The till's day, the journal and what is owed, as they are shown. Every figure is read off the ledger. */
+import { z } from 'zod';
 import type { DayReport, DayView, EntryView, LedgerView, OwingView, TillDayView } from '@/contract/views';
-import { MEANS } from '@/core/ledger/accounts';
+import { ACCOUNTS, type Account, MEANS } from '@/core/ledger/accounts';
 import { sum } from '@/core/units/money';
 import type { Queries } from '@/db/client';
 import {
@@ -18,6 +19,7 @@ import {
   termsOf,
   tillDayById,
   tillOfSession,
+  voucherByCode,
 } from '@/db/queries/ledger';
 import type { CounterViewer, Viewer } from './access';
 import { dayOf, daysLater } from './clock';
@@ -129,6 +131,7 @@ export async function tillReport({ app }: Viewer, dayId: string): Promise<DayRep
 }
 /** The shop's day: all its tills that were sealed, added. */
 export async function shopReport({ app }: Viewer, day: string): Promise<DayReport | undefined> {
+  if (!isDay(day)) return undefined;
   return app.db.read(async (db) => {
     const days = await sealedDays(db, MOST_TILLS, day);
     if (days.length === 0) return undefined;
@@ -171,9 +174,14 @@ export async function owingViews(db: Queries, today: string, customerId: string 
 const DAY_MS = 86_400_000;
 const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
 
+export const voucherView = ({ app }: Viewer, code: string) => voucherByCode(app.db, code);
+
 export const statementOf = async ({ app }: Viewer, customerId: string): Promise<OwingView | undefined> =>
   app.db.read(async (db) => (await owingViews(db, dayOf(app.clock.now()), customerId))[0]);
 
+/** Accounts as they stand in the books: what there is, what is owed, what was earned and spent. */
+const inOrder = <T extends { readonly account: Account }>(rows: readonly T[]): T[] =>
+  [...rows].sort((a, b) => ACCOUNTS.indexOf(a.account) - ACCOUNTS.indexOf(b.account));
 /** Postings shown at once; a longer time is read as CSV. */
 const POSTINGS_SHOWN = 2000;
 export async function ledgerView({ app }: Viewer, from: string, to: string): Promise<LedgerView> {
@@ -185,19 +193,20 @@ export async function ledgerView({ app }: Viewer, from: string, to: string): Pro
       to,
       entries: entriesOf(more ? rows.slice(0, POSTINGS_SHOWN) : rows),
       more,
-      standing: await standingAt(db, to),
+      standing: inOrder(await standingAt(db, to)),
       tax: await taxBetween(db, from, to),
       owing: await owingViews(db, dayOf(app.clock.now())),
       vouchers: (await openVouchers(db)).map(({ code, left, expires }) => ({ code, left, expires })),
     };
   });
 }
+const isDay = (text: string) => z.iso.date().safeParse(text).success;
 /** The time a ledger is asked for: what was typed where it is days in order, else the last month. */
 export function timeOf(app: Viewer['app'], search: URLSearchParams): { from: string; to: string } {
   const today = dayOf(app.clock.now());
   const day = (key: string) => {
     const text = search.get(key) ?? '';
-    return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text)) ? text : undefined;
+    return isDay(text) ? text : undefined;
   };
   const to = day('to') ?? today;
   const from = day('from') ?? daysLater(to, -30);

@@ -1,6 +1,8 @@
 'use client';
 /** One order at the counter: where its pieces are, what was paid, what is still to be paid, and the hand-over. */
+import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { goesOnWall } from '@/core/design/choices';
 import type { Scene } from '@/core/drawing/scene';
@@ -11,20 +13,30 @@ import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
 import { holderName, stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
-import { ACCOUNT, MONEY } from '@/words/screens/collect';
+import { ACCOUNT, GIVE_BACK, MONEY, PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 import { Cancel } from './cancel';
 import { Ledger } from './ledger';
+import { Terms } from './terms';
 import { TakePayment } from './take-payment';
 
+const GiveBack = dynamic(() => import('./give-back').then((file) => file.GiveBack), { loading: () => null });
 const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver), { loading: () => null });
 
 /** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
-export function Account({ order: first, pictures }: { order: OrderView; pictures: Readonly<Record<string, Scene>> }) {
+interface Props {
+  readonly order: OrderView;
+  readonly pictures: Readonly<Record<string, Scene>>;
+  readonly owner?: boolean;
+}
+export function Account({ order: first, pictures, owner = false }: Props) {
   const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
   const { unit } = useUnit();
   const total = order.agreed?.total ?? 0;
-  const balance = total - order.paid;
+  const [back, setBack] = useState(false);
+  const [change, setChange] = useState(0);
+  const onAccount = order.terms.days !== null && order.state === 'accepted';
+  const takes = order.agreed && order.state !== 'cancelled' && (order.balance > 0 || order.openCards.length > 0);
   return (
     <main className={styles.account}>
       <section className={styles.pieces}>
@@ -107,14 +119,37 @@ export function Account({ order: first, pictures }: { order: OrderView; pictures
         <dl className={styles.balance}>
           <div>
             <dt>{order.owedBack > 0 ? MONEY.owedBackToThe : MONEY.balance}</dt>
-            <dd>{order.agreed ? <Cash value={order.owedBack > 0 ? order.owedBack : balance} /> : '—'}</dd>
+            <dd>{order.agreed ? <Cash value={order.owedBack > 0 ? order.owedBack : order.balance} /> : '—'}</dd>
           </div>
         </dl>
-        {order.state === 'accepted' && order.agreed && (balance > 0 || order.openCards.length > 0) && (
-          <TakePayment key={order.payments.length} order={order} balance={balance} />
+        {change > 0 && (
+          <p className={styles.change} role="status">
+            {PAY.changeGiven} <Cash value={change} />
+          </p>
         )}
-        {order.state === 'accepted' && balance === 0 && order.openCards.length === 0 && <HandOver order={order} />}
-        {order.state === 'handed-over' && <p className={styles.done}>{MONEY.handedOverAndPaid}</p>}
+        {takes && <TakePayment key={order.payments.length} order={order} balance={order.balance} onTaken={setChange} />}
+        {order.state === 'accepted' && order.openCards.length === 0 && (order.balance === 0 || onAccount) && (
+          <HandOver order={order} />
+        )}
+        {order.state === 'handed-over' && (
+          <p className={styles.done}>
+            {order.balance > 0 && order.due ? MONEY.handedOverOwed(dayName(order.due)) : MONEY.handedOverAndPaid}
+          </p>
+        )}
+        {order.agreed && order.state !== 'cancelled' && <Terms order={order} owner={owner} />}
+        {order.paid > 0 && (
+          <div className={styles.papers}>
+            <a href={`/papers/receipt/${order.number}`} target="_blank" rel="noreferrer">
+              {MONEY.receipt}
+            </a>
+            {!back && (
+              <Button variant="text" onClick={() => setBack(true)}>
+                {GIVE_BACK.open}
+              </Button>
+            )}
+          </div>
+        )}
+        {back && <GiveBack order={order} onClose={() => setBack(false)} />}
       </section>
     </main>
   );

@@ -8,12 +8,21 @@ import { CANCEL } from '@/words/screens/collect';
 const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'cancel-order'>), {
   loading: () => null,
 });
+const CancelPaid = dynamic(() => import('./cancel-paid').then((file) => file.CancelPaid), { loading: () => null });
 
-/** An order that is not handed over can be cancelled, with its reason. */
+/** An order that is not handed over can be cancelled, with its reason; where money came, with what of it is kept. */
 export function Cancel({ order }: { order: OrderView }) {
   const [asking, setAsking] = useState(false);
   if (order.state !== 'accepted' && order.state !== 'quoted') return null;
-  return asking ? (
+  if (!asking)
+    return (
+      <Button variant="text" onClick={() => setAsking(true)}>
+        {CANCEL.cancel}
+      </Button>
+    );
+  return order.paid > 0 ? (
+    <CancelPaid order={order} onClose={() => setAsking(false)} />
+  ) : (
     <ReasonForm
       command="cancel-order"
       payload={(reason) => ({ orderId: order.id, revision: order.revision, reason })}
@@ -21,9 +30,5 @@ export function Cancel({ order }: { order: OrderView }) {
       act={CANCEL.cancelIt}
       onDone={() => setAsking(false)}
     />
-  ) : (
-    <Button variant="text" onClick={() => setAsking(true)}>
-      {CANCEL.cancel}
-    </Button>
   );
 }

@@ -18,7 +18,7 @@ export function Ledger({ order }: { order: OrderView }) {
   const [reversing, setReversing] = useState<{ payment: string; newId: string }>();
   const reversed = new Set(order.payments.flatMap((payment) => payment.reverses ?? []));
   const canReverse = (payment: PaymentView) =>
-    order.state === 'accepted' && !payment.reverses && !reversed.has(payment.id);
+    order.state === 'accepted' && payment.kind !== 'refund' && !payment.reverses && !reversed.has(payment.id);
   return (
     <ul className={styles.ledger}>
       {order.payments.map((payment) => (

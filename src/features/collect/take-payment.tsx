@@ -2,6 +2,7 @@
 /** Taking money, in cash or by the card terminal. What the terminal left unanswered is asked again, never charged twice. */
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
@@ -14,6 +15,8 @@ import { Note, Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
+
+const Otherwise = dynamic(() => import('./otherwise').then((file) => file.Otherwise), { loading: () => null });
 
 const ACTS = ['pays', 'is declined', 'walks away'] as const;
 type Acts = (typeof ACTS)[number];
@@ -73,10 +76,28 @@ function OpenCard({ card }: { card: OrderView['openCards'][number] }) {
   );
 }
 
+interface PayProps {
+  readonly order: OrderView;
+  readonly balance: number;
+  /** Cash was taken: this much goes back as change. */
+  readonly onTaken: (change: number) => void;
+}
+
+/** What goes back of what was put on the counter, while it is typed. */
+function Change({ text, tendered }: { text: string; tendered: string }) {
+  const [amount, given] = [parseMoney(text), parseMoney(tendered)];
+  if (amount === undefined || given === undefined || given < amount) return null;
+  return (
+    <p className={styles.change}>
+      {PAY.change} <Cash value={given - amount} />
+    </p>
+  );
+}
+
 /** Made once for each attempt, so that a second tap on the same attempt books nothing twice. */
 const newIds = () => ({ payment: crypto.randomUUID(), request: crypto.randomUUID() });
 
-function Pay({ order, balance }: { order: OrderView; balance: number }) {
+function Pay({ order, balance, onTaken }: PayProps) {
   const client = useQueryClient();
   const first = order.paid === 0;
   const due = first ? Math.min(order.agreed?.deposit ?? balance, balance) : balance;
@@ -87,6 +108,9 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
   const askCard = useCommand('ask-card');
 
   const [text, setText] = useState(() => formatMoney(due as Money));
+  const [tendered, setTendered] = useState('');
+  const [less, setLess] = useState<Issue>();
+  const [otherwise, setOtherwise] = useState<'bank' | 'vouchers'>();
   const [wrong, setWrong] = useState<Issue>();
   const cash = useCommand('take-cash');
   /** The amount in the field; what is wrong with it is said beside it. */
@@ -105,7 +129,18 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
   const take = async () => {
     const amount = amountTyped();
     if (amount === undefined) return;
-    const answer = await cash.run({ orderId: order.id, paymentId: ids.payment, amount });
+    const given = tendered === '' ? amount : parseMoney(tendered);
+    if (given === undefined || given < amount) {
+      setLess(
+        given === undefined
+          ? issue('amount-wrong', { typed: tendered.slice(0, 20) })
+          : issue('tendered-less', { tendered: given, amount }),
+      );
+      return;
+    }
+    const paid = { orderId: order.id, paymentId: ids.payment, amount };
+    const answer = await cash.run(tendered === '' ? paid : { ...paid, tendered: given });
+    if (answer.ok) onTaken(given - amount);
     if (answer.ok || !answer.lost) setIds(newIds());
   };
   const card = async () => {
@@ -145,6 +180,19 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
           setWrong(undefined);
         }}
       />
+      <PlainField
+        name="tendered"
+        label={PAY.tendered}
+        value={tendered}
+        most={14}
+        wrong={less}
+        onEnter={() => void take()}
+        onChange={(to) => {
+          setTendered(to);
+          setLess(undefined);
+        }}
+      />
+      <Change text={text} tendered={tendered} />
       <Trouble issues={[...declined, ...cash.issues, ...askCard.issues]} />
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={busy} onClick={() => void card()}>
@@ -154,7 +202,18 @@ function Pay({ order, balance }: { order: OrderView; balance: number }) {
           {PAY.cash}
         </Button>
       </div>
+      <div className={styles.papers}>
+        <Button variant="text" disabled={busy} onClick={() => setOtherwise('bank')}>
+          {PAY.byTransfer}
+        </Button>
+        <Button variant="text" disabled={busy} onClick={() => setOtherwise('vouchers')}>
+          {PAY.byVoucher}
+        </Button>
+      </div>
       <Simulated acts={acts} onActs={setActs} />
+      {otherwise && (
+        <Otherwise order={order} means={otherwise} amount={amountTyped} onClose={() => setOtherwise(undefined)} />
+      )}
     </form>
   );
 }

@@ -10,7 +10,7 @@ import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { momentText } from '@/words/materials';
-import { BACK_UPS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
+import { BACK_UPS, MONEY_SETTINGS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
 import { BackUps } from './back-ups';
 import { readWeek, typedWeek } from './hours';
 import { Opening } from './opening';
@@ -18,12 +18,13 @@ import styles from './settings.module.css';
 
 type Counted = keyof typeof SETTING_WORDS;
 const DOOR: readonly Counted[] = ['idleMinutes', 'sessionDays', 'wrongPins', 'longestWait'];
+const MONEY: readonly Counted[] = ['refundLimit'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 
 type Typed = Record<Counted | Weekday, string>;
 const typedOf = (settings: ShopSettings): Typed => ({
-  ...(Object.fromEntries([...DOOR, ...KEPT, ...WAITS].map((key) => [key, String(settings[key])])) as Record<
+  ...(Object.fromEntries([...DOOR, ...KEPT, ...WAITS, ...MONEY].map((key) => [key, String(settings[key])])) as Record<
     Counted,
     string
   >),
@@ -59,23 +60,33 @@ function Figure({ name }: { name: Counted }) {
 }
 
 function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => void }) {
+  const [atPayment, setAtPayment] = useState(view.settings.taxAtPayment);
   const [nightly, setNightly] = useState(view.settings.backUpNightly);
   const [closed, setClosed] = useState<readonly string[]>(view.settings.closed);
   const of = useCommandForm<'change-settings', Typed>('change-settings', {
     values: typedOf(view.settings),
     payload: async (typed) => {
       const whole = (text: string) => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : Number.NaN);
-      const counted = Object.fromEntries([...DOOR, ...KEPT, ...WAITS].map((key) => [key, whole(typed[key])]));
+      const counted = Object.fromEntries([...DOOR, ...KEPT, ...WAITS, ...MONEY].map((key) => [key, whole(typed[key])]));
       const read = readWeek(typed);
       const open = 'week' in read ? read.week : view.settings.open;
-      const settings = { ...counted, backUpNightly: nightly, open, closed } as unknown as ShopSettings;
+      const settings = {
+        ...counted,
+        backUpNightly: nightly,
+        taxAtPayment: atPayment,
+        open,
+        closed,
+      } as unknown as ShopSettings;
       const wrong = [...(await outOfBounds(typed, settings)), ...('wrong' in read ? read.wrong : [])];
       return wrong.length > 0 ? { wrong } : { edition: view.edition, settings };
     },
     onDone: onSaved,
   });
   const changed =
-    of.form.formState.isDirty || nightly !== view.settings.backUpNightly || closed !== view.settings.closed;
+    of.form.formState.isDirty ||
+    atPayment !== view.settings.taxAtPayment ||
+    nightly !== view.settings.backUpNightly ||
+    closed !== view.settings.closed;
   return (
     <Form of={of} className={styles.both}>
       <section>
@@ -92,6 +103,25 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
       <section>
         <h2>{SETTINGS.door}</h2>
         {DOOR.map((name) => (
+          <Figure key={name} name={name} />
+        ))}
+      </section>
+      <section>
+        <h2>{MONEY_SETTINGS.head}</h2>
+        <div className={styles.nightly}>
+          <span>{MONEY_SETTINGS.tax}</span>
+          <Choice
+            label={MONEY_SETTINGS.tax}
+            value={atPayment ? 'payment' : 'hand-over'}
+            options={[
+              ['hand-over', MONEY_SETTINGS.atHandOver],
+              ['payment', MONEY_SETTINGS.atPayment],
+            ]}
+            onChange={(to) => setAtPayment(to === 'payment')}
+          />
+          <small>{MONEY_SETTINGS.taxSay}</small>
+        </div>
+        {MONEY.map((name) => (
           <Figure key={name} name={name} />
         ))}
       </section>

@@ -99,6 +99,8 @@ export const SHOP: Sentences<ShopIssue> = {
   'till-off': () => 'It does not come to what was expected. Say in a sentence why, as far as you know.',
   'cash-less': ({ cash }) => `${cash('there')} should lie in this till, less than ${cash('amount')}.`,
   'fee-above': ({ cash }) => `A fee of ${cash('fee')} is more than the payout of ${cash('amount')}.`,
+  'nothing-owed': () => 'This customer owes nothing on account.',
+  'day-not-sealed': () => 'This day is not sealed yet; there is no report of it.',
   'account-limit': ({ cash }) =>
     `${cash('owing')} is owed on account already; with ${cash('balance')} more it would be above the limit of ${cash('limit')}.`,
   'write-off-above': ({ cash }) => `${cash('amount')} is more than what is owed: ${cash('owed')}.`,

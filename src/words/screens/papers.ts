@@ -130,3 +130,57 @@ export const TEMPLATES = {
   join: 'At full size. Lay the pages together at the crosses; neck edge below the collar, corners rounded.',
   ruler: (unit: 'in' | 'mm') => (unit === 'in' ? 'This line is 4 in long.' : 'This line is 100 mm long.'),
 } as const;
+
+export const MONEY_PAPERS = {
+  receipt: {
+    title: (number: number) => `Receipt, order ${number}`,
+    piece: (number: number) => `Piece ${number}`,
+    tax: (percent: string, contained: boolean) => `Tax ${percent} %${contained ? ', contained' : ''}`,
+    total: 'Total',
+    paid: 'Paid',
+    open: 'Still to be paid',
+    settled: 'Paid in full, to pay',
+    back: 'Owed back to you',
+    due: (day: string) => `On account, due ${day}.`,
+    cancelled: (kept: string) => `This order was cancelled. Kept for what was cut and worked: ${kept}.`,
+  },
+  day: {
+    title: (day: string) => `Day report, ${day}`,
+    takings: 'Takings',
+    nothing: 'Nothing was taken.',
+    back: (means: string) => `given back, ${means}`,
+    inAll: 'Takings in all',
+    sales: 'Sales and tax',
+    tax: (rate: string) => `Tax ${rate} %`,
+    sold: 'Sold in all',
+    deposits: 'Deposits held, more by',
+    handed: (orders: readonly number[]) => `Handed over: ${orders.join(', ')}`,
+    refunds: 'Given back',
+    order: (number: number) => `Order ${number}`,
+    drawer: (till: string) => `${till}, counted`,
+    float: 'Float at opening',
+    counted: (means: string, expected: string) => `Counted ${means}, expected ${expected}`,
+    off: (amount: string) => `off by ${amount}`,
+  },
+  statement: {
+    title: (day: string) => `Statement of ${day}`,
+    order: (number: number, handed: string, due: string) => `Order ${number}, handed over ${handed}, due ${due}`,
+    over: (days: number) => `${days} days over`,
+    inAll: 'Owed in all',
+    byAge: 'By age',
+    terms: (days: number) => `Agreed: to be paid within ${days} days of the hand-over.`,
+  },
+  voucher: {
+    title: 'Voucher',
+    until: (day: string) => `It can be used until ${day}, in one piece or in parts.`,
+    always: 'It does not run out, and can be used in one piece or in parts.',
+    say: 'Whoever brings the code is given what is left on it. It is not paid out.',
+  },
+} as const;
+
+export const LEDGER_CSV = {
+  journal: ['entry', 'date', 'document', 'account', 'group', 'debit', 'credit', 'tax rate', 'text'],
+  standing: ['account', 'tax rate', 'debit', 'credit'],
+  tax: ['from', 'to', 'tax rate', 'owed'],
+  takesBack: (number: number) => `takes back ${number}`,
+} as const;

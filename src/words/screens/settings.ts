@@ -64,7 +64,20 @@ export const SETTING_WORDS = {
   glueHours: { name: 'Glue cures for', unit: 'h', does: 'After joining, where the clamps stay on overnight.' },
   dryHours: { name: 'Paint and lacquer dry for', unit: 'h', does: 'After a finish by hand, before it is fitted.' },
   pressMinutes: { name: 'In the press for', unit: 'min', does: 'A dry mount, until it is cool and flat.' },
+  refundLimit: {
+    name: 'Given back without the owner',
+    unit: '',
+    does: 'In whole units of money; above it an owner’s PIN is needed.',
+  },
   backUpsKept: { name: 'Back-ups kept', unit: '', does: 'The oldest is deleted when a new one is whole.' },
+} as const;
+
+export const MONEY_SETTINGS = {
+  head: 'Money',
+  tax: 'Tax is owed from',
+  atHandOver: 'the hand-over',
+  atPayment: 'each payment',
+  taxSay: 'As local rules say. It holds for payments from then on.',
 } as const;
 
 export const OPENING = {

@@ -17,5 +17,7 @@ export const TITLES = {
   settings: 'Settings',
   signIn: 'Sign in',
   theRack: 'The rack',
+  till: 'Till',
+  ledger: 'Ledger',
   yourPin: 'Your PIN',
 } as const;

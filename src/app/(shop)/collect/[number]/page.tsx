@@ -13,5 +13,5 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   const order = /^\d{1,9}$/.test(number) ? await orderView(viewer, Number(number)) : undefined;
   if (!order) notFound();
   const pictures = order.pieces.flatMap(({ id, agreed }) => (agreed ? [[id, frontScene(agreed, false)] as const] : []));
-  return <Account order={order} pictures={Object.fromEntries(pictures)} />;
+  return <Account order={order} pictures={Object.fromEntries(pictures)} owner={viewer.person.role === 'owner'} />;
 }

@@ -16,6 +16,9 @@ import { quotePaper } from '@/server/papers/quote';
 import { rackLabel } from '@/server/papers/rack-label';
 import { templatesPaper } from '@/server/papers/templates';
 import { ticketPaper } from '@/server/papers/ticket';
+import { dayReportPaper, receiptPaper, statementPaper, voucherPaper } from '@/server/papers/money';
+import { shopReport, statementOf, tillReport, voucherView } from '@/server/ledger-views';
+import { dayOf } from '@/server/clock';
 import { wallCard } from '@/server/papers/wall-card';
 import { problem } from '@/server/problem';
 import { jobView, orderView, shopView } from '@/server/views';
@@ -29,6 +32,7 @@ const pdf = (bytes: Uint8Array, name: string) =>
 type Paper = keyof typeof PAPERS;
 type Make = (viewer: Viewer, number: string, books: ShopData, unit: Unit) => Promise<Response>;
 
+const isId = (text: string) => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(text);
 const isNumber = (text: string) => /^\d{1,9}$/.test(text);
 const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { ticket: ticket.slice(0, 20) })]);
 
@@ -58,6 +62,27 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     if (!shop || !order) return problem([issue('order-unknown')]);
     const made = await quotePaper(order, shop, unit);
     return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
+  },
+  receipt: async (viewer, number, { shop }, unit) => {
+    const order = isNumber(number) && (await orderView(viewer as CounterViewer, Number(number)));
+    if (!order) return problem([issue('order-unknown')]);
+    const made = await receiptPaper(order, shop.name, unit);
+    return made ? pdf(made, `receipt-${number}`) : problem([issue('payment-unknown')]);
+  },
+  voucher: async (viewer, code, { shop }, unit) => {
+    const voucher = await voucherView(viewer, code.slice(0, 40));
+    if (!voucher) return problem([issue('voucher-unknown')]);
+    return pdf(await voucherPaper(voucher, shop.name, unit), 'voucher');
+  },
+  statement: async (viewer, customerId, { shop }, unit) => {
+    const owing = isId(customerId) && (await statementOf(viewer, customerId));
+    if (!owing) return problem([issue('nothing-owed')]);
+    return pdf(await statementPaper(owing, shop.name, unit, dayOf(viewer.app.clock.now())), 'statement');
+  },
+  'day-report': async (viewer, dayId, { shop }, unit) => {
+    const report = isId(dayId) ? await tillReport(viewer, dayId) : await shopReport(viewer, dayId);
+    if (!report) return problem([issue('day-not-sealed')]);
+    return pdf(await dayReportPaper(report, shop.name, unit), `day-${report.day}`);
   },
   'cut-sheet': async ({ app }, number, { lists, settings }, unit) => {
     const plan = isNumber(number) ? await planByNumber(app.db, Number(number)) : undefined;

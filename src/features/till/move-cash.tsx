@@ -1,0 +1,46 @@
+'use client';
+/** Cash that goes into the drawer or out of it, and what for. */
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { issue } from '@/core/issue';
+import { parseMoney } from '@/core/units/money';
+import { Choice } from '@/ui/choice';
+import { Field, Form, useCommandForm } from '@/ui/form';
+import { TILL } from '@/words/screens/till';
+import styles from './till.module.css';
+
+const KINDS = ['expense', 'to-bank', 'cash-in'] as const;
+
+export function MoveCash() {
+  const [kind, setKind] = useState<(typeof KINDS)[number]>('expense');
+  const [entryId, setId] = useState(() => crypto.randomUUID());
+  const of = useCommandForm('move-cash', {
+    values: { amount: '', why: '' },
+    payload: ({ amount, why }) => {
+      const read = parseMoney(amount);
+      return read === undefined || read === 0
+        ? { wrong: [{ ...issue('amount-wrong', { typed: amount.slice(0, 20) }), path: 'amount' }] }
+        : { entryId, kind, amount: read, why };
+    },
+    onDone: () => {
+      setId(crypto.randomUUID());
+      of.form.reset();
+    },
+  });
+  return (
+    <Form of={of} className={styles.form} label={TILL.cashHead}>
+      <h2>{TILL.cashHead}</h2>
+      <Choice
+        label={TILL.kindLabel}
+        value={kind}
+        options={KINDS.map((one) => [one, TILL.kinds[one]] as const)}
+        onChange={setKind}
+      />
+      <Field name="amount" label={TILL.amount} most={14} />
+      <Field name="why" label={TILL.why} most={200} />
+      <Button type="submit" variant="outlined" disabled={of.busy}>
+        {TILL.move}
+      </Button>
+    </Form>
+  );
+}
