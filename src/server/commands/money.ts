@@ -1,7 +1,7 @@
 /** Payments: entries of the ledger. Nothing is taken above the balance; a slip is reversed by another entry. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import { type Means } from '@/core/ledger/accounts';
-import { type OrderAccount, owed, received, taxInPayment } from '@/core/ledger/order-account';
+import { type OrderAccount, heldOf, owed, received, taxInPayment } from '@/core/ledger/order-account';
 import { changeOf } from '@/core/ledger/till';
 import { type Money, money } from '@/core/units/money';
 import type { Tx } from '@/db/client';
@@ -195,6 +195,8 @@ export const reversePayment: Handler<'reverse-payment'> = async (tx, { paymentId
   const order = await lockOrder(tx, entry.order_id);
   if (order?.state === 'handed-over') return bad(issue('order-agreed', { number: order.number, state: order.state }));
   if (entry.reverses || (await isReversed(tx, paymentId))) return bad(issue('payment-reversed'));
+  const held = order?.agreed ? heldOf(await accountOf(tx, order)) : 0;
+  if (entry.amount > held) return bad(issue('refund-above-paid', { amount: entry.amount, paid: held }));
   const back = (await postingsOfEntry(tx, paymentId)).map(postingOf).map((posting): BookedPosting => ({
     ...posting,
     amount: money(-posting.amount),

@@ -107,12 +107,12 @@ export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted' && order.value.state !== 'accepted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const asked = await openCards(tx, orderId);
-  if (asked[0]) return bad(issue('card-waiting', { amount: asked[0].amount }));
   let back = 0;
   if (order.value.agreed) {
     const paid = paidOf(await accountOf(tx, order.value));
     if (paid !== 0 && kept === undefined) return bad(issue('cancel-with-money', { paid }));
+    const asked = await openCards(tx, orderId);
+    if (asked[0]) return bad(issue('card-waiting', { amount: asked[0].amount }));
     const given = await giveBack(tx, order.value, kept ?? 0, context);
     if (!given.ok) return given;
     ({ back } = given.value);

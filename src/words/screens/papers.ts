@@ -174,7 +174,7 @@ export const MONEY_PAPERS = {
     title: 'Voucher',
     until: (day: string) => `It can be used until ${day}, in one piece or in parts.`,
     always: 'It does not run out, and can be used in one piece or in parts.',
-    say: 'Whoever brings the code is given what is left on it. It is not paid out.',
+    say: 'Whoever brings the code is given what is left on it.',
   },
 } as const;
 
