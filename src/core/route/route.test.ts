@@ -75,14 +75,14 @@ describe('the route', () => {
     expect(waits(exampleDesign({ finish: 'lacquer' }))).toEqual(['join glue cure', 'finish dry']);
   });
 
-  // The package is 4 3/4 × 5 1/4 larger than the piece: 40 in united begin at 30 in of the piece.
+  // The package is 4 3/4 in larger each way than the piece: 40 in united are 30 1/2 in of the piece.
   it.each([
-    [15, 0, 0],
-    [15, 1, 1],
-    [20, 0, 1],
-    [20, 1, 2],
-    [25, 0, 2],
-    [25, 1, 3],
+    [15, 4, 0],
+    [15, 5, 1],
+    [20, 4, 1],
+    [20, 5, 2],
+    [25, 4, 2],
+    [25, 5, 3],
   ])(
     'takes a minute more for each 10 in begun beyond 40: %i in and %i/8 beside it is %i more',
     (whole, eighths, more) => {
