@@ -34,6 +34,8 @@ export const settingsSchema = z.strictObject({
   taxAtPayment: z.boolean(),
   /** What is given back above this, in whole units of money, needs an owner's PIN. */
   refundLimit: z.int().min(0).max(1_000_000),
+  /** Percent of margin below which the desk warns. */
+  marginFloor: z.int().min(0).max(95),
 });
 export type ShopSettings = z.infer<typeof settingsSchema>;
 
@@ -60,6 +62,7 @@ export const USUAL_SETTINGS: ShopSettings = {
   pressMinutes: 60,
   taxAtPayment: false,
   refundLimit: 50,
+  marginFloor: 30,
 };
 
 export const calendarOf = ({ open, closed }: ShopSettings): Calendar => ({ open, closed });

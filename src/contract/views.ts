@@ -3,7 +3,7 @@ import type { Design, DefaultMaterials } from '@/core/design/design';
 import type { Account, Means } from '@/core/ledger/accounts';
 import type { Kept } from '@/core/ledger/kept';
 import type { Money } from '@/core/units/money';
-import type { WhatIf } from '@/core/pricing/what-if';
+import type { WhatIf } from '@/core/pricing/what-if-parts';
 import type { ListedMaterials } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import type { OrderPrice } from '@/core/pricing/order-price';
@@ -74,6 +74,8 @@ export interface ShopView {
   readonly defaults: DefaultMaterials;
   readonly lists: ListedMaterials;
   readonly calendar: Calendar;
+  /** Percent of margin below which the desk warns. */
+  readonly marginFloor: number;
   /** The shop's day. */
   readonly today: string;
 }
@@ -100,6 +102,9 @@ export interface PricesView {
 /** What other prices would have made of the orders of some days. */
 export interface WhatIfView extends WhatIf {
   readonly days: number;
+  /** Orders of that time in all, and below which number the next part begins; null when this was the last. */
+  readonly of: number;
+  readonly next: number | null;
   /** Quotes that are open and hold: they keep the prices of their materials until they run out. */
   readonly quotes: number;
 }

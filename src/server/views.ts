@@ -46,7 +46,8 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
   const books = await app.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
-  const calendar = calendarOf(await app.shopSettings());
+  const settings = await app.shopSettings();
+  const calendar = calendarOf(settings);
   return {
     name: shop.name,
     homeUnit: shop.home_unit,
@@ -55,6 +56,7 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
     defaults: books.house,
     lists,
     calendar,
+    marginFloor: settings.marginFloor,
     today: dayOf(app.clock.now()),
   };
 }

@@ -83,7 +83,7 @@ describe('the prices page', () => {
     await opened();
     type('Hanging kit', '106.00');
     press('Try it on them');
-    const region = within(screen.getByRole('region', { name: 'On last month’s orders' }));
+    const region = within(screen.getByRole('region', { name: 'On orders that were agreed' }));
     await region.findByText(/orders? of 30 days/);
     const row = region.getByText(String(number)).closest('tr')!;
     const [, before, after] = within(row)

@@ -1,8 +1,9 @@
 /** What a cancelled order keeps: material that was cut, at its cost, and minutes that were worked. Source: handbook, money. */
+import { costOf } from '../pricing/margin';
 import type { PriceLine } from '../pricing/price-line';
 import type { StepKey } from '../route/steps';
 import { type Money, moneyFrom, sum } from '../units/money';
-import { add, mul, mustDecimal, rational } from '../units/rational';
+import { mul, mustDecimal, rational } from '../units/rational';
 
 export interface Kept {
   /** Of a line of the price, or `labour`. */
@@ -29,19 +30,6 @@ const CUT_AT: Readonly<Record<string, StepKey>> = {
   filler: 'cut-backing',
   sides: 'cut-strips',
 };
-
-/** What the material of a line costs the shop; undefined where it is priced by a chart. One rounding, half up. */
-export function costOf({ workings }: Pick<PriceLine, 'workings'>): Money | undefined {
-  const parts = workings.map(({ inputs }) => ({ quantity: inputs.quantity, cost: inputs.cost }));
-  if (parts.some(({ quantity, cost }) => quantity?.kind !== 'number' || cost?.kind !== 'number')) return undefined;
-  return moneyFrom(
-    parts.reduce(
-      (total, { quantity, cost }) =>
-        add(total, mul(mustDecimal(String(quantity!.value)), mustDecimal(String(cost!.value)))),
-      rational(0),
-    ),
-  );
-}
 
 /** What is proposed to be kept; each can be lowered. */
 export function proposedKept(pieces: readonly Worked[], perHour: string): Kept[] {

@@ -5,6 +5,7 @@ import { type Money, sum } from '../units/money';
 import { type WorkOutContext, workOut } from '../work-out';
 import type { PriceBook } from './book';
 import { priceOrder } from './order-price';
+import { CHANGES, type Repriced, type WhatIf, mostOf, stepOf } from './what-if-parts';
 
 export interface AgreedOrder {
   readonly number: number;
@@ -12,24 +13,6 @@ export interface AgreedOrder {
   readonly total: Money;
   readonly designs: readonly Design[];
 }
-export interface Repriced {
-  readonly number: number;
-  readonly customer: string;
-  readonly before: Money;
-  readonly after: Money;
-}
-export interface WhatIf {
-  /** Orders that could be priced by the other rules; the rest hold what is no longer sold, or cannot be built any more. */
-  readonly orders: number;
-  readonly left: number;
-  readonly before: Money;
-  readonly after: Money;
-  /** Those that change most, up or down. */
-  readonly most: readonly Repriced[];
-}
-
-const MOST = 20;
-
 function totalOf(designs: readonly Design[], context: WorkOutContext, prices: PriceBook): Money | undefined {
   const pieces = [];
   for (const design of designs) {
@@ -53,15 +36,14 @@ export function* repricing(
     if (after !== undefined) done.push({ number, customer, before: total, after });
     yield;
   }
-  const off = ({ before, after }: Repriced) => Math.abs(after - before);
+  const spread = Array.from({ length: CHANGES.length + 1 }, () => 0);
+  for (const one of done) spread[stepOf(one)]! += 1;
   return {
     orders: done.length,
     left: orders.length - done.length,
     before: sum(done.map(({ before }) => before)),
     after: sum(done.map(({ after }) => after)),
-    most: done
-      .filter((one) => off(one) > 0)
-      .sort((a, b) => off(b) - off(a) || a.number - b.number)
-      .slice(0, MOST),
+    most: mostOf(done),
+    spread,
   };
 }

@@ -181,22 +181,31 @@ export const agreePiece = (tx: Tx, id: string, agreed: Agreed) =>
   tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
 
 const agreedRow = z.object({ number: z.int(), customer: z.string(), total: z.int(), designs: z.array(z.unknown()) });
-/** Orders agreed since then, the newest first, with their designs as they were chosen; at most a thousand. */
-export const agreedSince = async (db: Queries, since: Date) =>
+/** So many orders agreed since then, the newest first, below a number where one is given, with their designs as they were chosen. */
+export const agreedSince = async (db: Queries, since: Date, most: number, below: number | null = null) =>
   readRows(
     agreedRow,
     await db.query(
       `SELECT o.number, c.name AS customer, (o.agreed ->> 'total')::bigint AS total,
               (SELECT jsonb_agg(p.design ORDER BY p.position) FROM piece p WHERE p.order_id = o.id) AS designs
          FROM orders o JOIN customer c ON c.id = o.customer_id
-        WHERE o.accepted_at >= $1 AND o.state <> 'cancelled' ORDER BY o.number DESC LIMIT 1000`,
-      [since],
+        WHERE o.accepted_at >= $1 AND o.state <> 'cancelled' AND ($3::int IS NULL OR o.number < $3)
+        ORDER BY o.number DESC LIMIT $2`,
+      [since, most, below],
     ),
   ).map(({ designs, total, ...one }) => ({
     ...one,
     total: money(total),
     designs: designs.map((design) => designSchema.parse(upgradedDesign(design))),
   }));
+/** How many orders were agreed since then and stand. */
+export const countAgreedSince = async (db: Queries, since: Date): Promise<number> =>
+  (
+    await db.query<{ count: number }>(
+      "SELECT count(*)::int AS count FROM orders WHERE accepted_at >= $1 AND state <> 'cancelled'",
+      [since],
+    )
+  )[0]!.count;
 /** How many quotes are open and have not run out. */
 export const openQuotes = async (db: Queries, day: string): Promise<number> =>
   (

@@ -73,7 +73,12 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
           {piece.agreed && <Tape worked={piece.agreed} />}
         </div>
-        <Totals piece={piece.agreed?.price} order={order.agreed ?? undefined} pieces={order.pieces.length} />
+        <Totals
+          piece={piece.agreed?.price}
+          order={order.agreed ?? undefined}
+          all={order.pieces.map((one) => one.agreed?.price)}
+          floor={0}
+        />
         <div className={styles.foot}>
           {job && (
             <Button variant="outlined" href={`/papers/ticket/${job.ticket}`} target="_blank">

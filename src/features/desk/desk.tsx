@@ -141,7 +141,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           {order && <Held desk={desk} order={order} edition={shop.prices.edition} />}
           {current.worked && <Tape worked={current.worked} former={former} onApply={desk.apply} />}
         </div>
-        <Totals piece={former ? undefined : current.worked?.price} order={desk.price} pieces={shown.length} />
+        <Totals
+          piece={former ? undefined : current.worked?.price}
+          order={desk.price}
+          all={shown.map((one) => one.worked?.price)}
+          floor={shop.marginFloor}
+        />
         <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
       </section>
       {dialog === 'customer' && (

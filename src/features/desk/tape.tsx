@@ -4,7 +4,7 @@ import { shownFigures } from '@/core/builds/figures';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
-import { type ReactNode, memo, useState } from 'react';
+import { type ReactNode, memo, useEffect, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
 import type { Edit } from '@/core/design/edit';
 import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
@@ -15,6 +15,7 @@ import { type Working, workingText } from '@/core/working';
 import type { Hanging } from '@/core/parts/hanging';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
+import { onKey } from '@/ui/keys';
 import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
@@ -23,6 +24,7 @@ import { LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
 
+const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
 const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
 
 function Line({
@@ -223,42 +225,53 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
 export function Totals({
   piece,
   order,
-  pieces,
+  all,
+  floor,
 }: {
   piece: WorkedOut['price'];
   order: OrderPrice | undefined;
-  pieces: number;
+  /** The prices of all pieces, as far as they have one. */
+  all: readonly WorkedOut['price'][];
+  /** Percent of margin below which it is warned. */
+  floor: number;
 }) {
+  const [margin, setMargin] = useState(false);
+  useEffect(() => onKey('m', () => setMargin((shown) => !shown)), []);
+  const pieces = all.length;
+  const priced = all.flatMap((one) => one ?? []);
   return (
-    <dl className={styles.total}>
-      <div>
-        <dt>{TAPE.thisPiece}</dt>
-        <dd>{piece ? <Cash value={piece.price} /> : '—'}</dd>
-      </div>
-      {order?.tax.map((tax) => (
-        <div key={tax.percent}>
-          <dt>
-            {TAPE.tax(
-              tax.percent,
-              pieces > 1 ? TAPE.pieces(pieces) : '',
-              order.taxMode === 'inclusive' ? ' contained' : '',
-            )}
-          </dt>
+    <>
+      {margin && piece && order && <Margin piece={piece} all={priced} order={order} floor={floor} />}
+      <dl className={styles.total}>
+        <div>
+          <dt>{TAPE.thisPiece}</dt>
+          <dd>{piece ? <Cash value={piece.price} /> : '—'}</dd>
+        </div>
+        {order?.tax.map((tax) => (
+          <div key={tax.percent}>
+            <dt>
+              {TAPE.tax(
+                tax.percent,
+                pieces > 1 ? TAPE.pieces(pieces) : '',
+                order.taxMode === 'inclusive' ? ' contained' : '',
+              )}
+            </dt>
+            <dd>
+              <Cash value={tax.amount} />
+            </dd>
+          </div>
+        ))}
+        <div>
+          <dt>{TAPE.orderWithTax}</dt>
           <dd>
-            <Cash value={tax.amount} />
+            <b>{order ? <Cash value={order.total} /> : '—'}</b>
           </dd>
         </div>
-      ))}
-      <div>
-        <dt>{TAPE.orderWithTax}</dt>
-        <dd>
-          <b>{order ? <Cash value={order.total} /> : '—'}</b>
-        </dd>
-      </div>
-      <div>
-        <dt>{TAPE.deposit}</dt>
-        <dd>{order ? <Cash value={order.deposit} /> : '—'}</dd>
-      </div>
-    </dl>
+        <div>
+          <dt>{TAPE.deposit}</dt>
+          <dd>{order ? <Cash value={order.deposit} /> : '—'}</dd>
+        </div>
+      </dl>
+    </>
   );
 }

@@ -1,11 +1,14 @@
 'use client';
-/** What is typed, held against the orders of the last month, when it is asked. */
+/** What is typed, held against the orders of the last month or year, when it is asked; a part at a time, and stopped at will. */
 import Button from '@mui/material/Button';
-import { useState } from 'react';
+import dynamic from 'next/dynamic';
+import { useRef, useState } from 'react';
 import type { WhatIfView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
 import { changeOf } from '@/core/units/money';
 import type { PriceRules } from '@/core/pricing/rule-schema';
+import { together } from '@/core/pricing/what-if-parts';
+import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
 import { post } from '@/ui/send';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';
@@ -13,28 +16,76 @@ import { Trouble } from '@/ui/trouble';
 import { PRICES } from '@/words/screens/prices';
 import styles from './prices.module.css';
 
+const Spread = dynamic(() => import('./spread-chart').then((file) => file.Spread), { loading: () => null });
+
 type Read = { readonly rules: PriceRules } | { readonly wrong: readonly Issue[] };
+
+type Time = 'month' | 'year';
+/** How far a long question has come. */
+interface Progress {
+  readonly done: number;
+  readonly of: number;
+}
 
 export function LastMonth({ read }: { read: Read }) {
   const [found, setFound] = useState<{ readonly of: string; readonly view: WhatIfView } | undefined>();
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [busy, setBusy] = useState(false);
-  const asked = 'rules' in read ? JSON.stringify(read.rules) : '';
+  const [time, setTime] = useState<Time>('month');
+  const [progress, setProgress] = useState<Progress>();
+  /** The question that is being answered; another one, or a stop, takes its place. */
+  const running = useRef<symbol | undefined>(undefined);
+  const asked = 'rules' in read ? `${time} ${JSON.stringify(read.rules)}` : '';
+  const stop = () => {
+    running.current = undefined;
+    setProgress(undefined);
+  };
   const ask = async () => {
     if (!('rules' in read)) return;
-    setBusy(true);
-    const answer = await post<WhatIfView>('/api/prices/what-if', read.rules);
-    setBusy(false);
-    setIssues(answer.ok ? [] : answer.issues);
-    if (answer.ok) setFound({ of: asked, view: answer.value });
+    const mine = Symbol('question');
+    running.current = mine;
+    setProgress({ done: 0, of: 0 });
+    let whole: WhatIfView | undefined;
+    do {
+      const below: string = whole === undefined ? '' : `&below=${whole.next}`;
+      const answer = await post<WhatIfView>(`/api/prices/what-if?time=${time}${below}`, read.rules);
+      if (running.current !== mine) return;
+      setIssues(answer.ok ? [] : answer.issues);
+      if (!answer.ok) return stop();
+      whole = whole ? { ...answer.value, ...together(whole, answer.value) } : answer.value;
+      setProgress({ done: whole.orders + whole.left, of: whole.of });
+      setFound({ of: asked, view: whole });
+    } while (whole.next !== null);
+    stop();
   };
   const view = found?.view;
   return (
     <section className={styles.lastMonth} aria-label={PRICES.lastMonth}>
       <h2>{PRICES.lastMonth}</h2>
-      <Button variant="outlined" disabled={busy || asked === ''} onClick={() => void ask()}>
-        {PRICES.try}
-      </Button>
+      <div className={styles.acts}>
+        <Choice
+          label={PRICES.lastMonth}
+          value={time}
+          options={[
+            ['month', PRICES.month],
+            ['year', PRICES.year],
+          ]}
+          onChange={(to) => {
+            stop();
+            setTime(to);
+          }}
+        />
+        <Button variant="outlined" disabled={progress !== undefined || asked === ''} onClick={() => void ask()}>
+          {PRICES.try}
+        </Button>
+        {progress && (
+          <>
+            <span role="status">{PRICES.progress(progress.done, progress.of)}</span>
+            <Button variant="text" onClick={stop}>
+              {PRICES.stop}
+            </Button>
+          </>
+        )}
+      </div>
       <Trouble issues={issues} />
       {view && (
         <>
@@ -44,7 +95,11 @@ export function LastMonth({ read }: { read: Read }) {
           </p>
           {found.of !== asked && <p className="soft">{PRICES.oldAnswer}</p>}
           {view.left > 0 && <p className="soft">{PRICES.left(view.left)}</p>}
+          {view.next !== null && !progress && (
+            <p className="soft">{PRICES.stopped(view.orders + view.left, view.of)}</p>
+          )}
           <p className="soft">{PRICES.quotes(view.quotes)}</p>
+          <Spread counts={view.spread} />
           {view.most.length > 0 && (
             <SheetTable label={PRICES.mostChanged} columns={PRICES.columns}>
               {view.most.map(({ number, customer, before, after }) => (

@@ -18,7 +18,7 @@ import styles from './settings.module.css';
 
 type Counted = keyof typeof SETTING_WORDS;
 const DOOR: readonly Counted[] = ['idleMinutes', 'sessionDays', 'wrongPins', 'longestWait'];
-const MONEY: readonly Counted[] = ['refundLimit'];
+const MONEY: readonly Counted[] = ['refundLimit', 'marginFloor'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 

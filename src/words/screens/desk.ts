@@ -328,3 +328,13 @@ export const MOULDINGS = {
   thePriceListIs: 'The price list is empty. Import a supplier’s list in Books.',
   noMouldingHasThese: 'No moulding has these words.',
 } as const;
+
+export const MARGIN = {
+  head: 'Cost and margin, for staff',
+  of: 'of',
+  unknown: 'no cost known',
+  piece: 'Margin, this piece',
+  order: 'Margin, the order',
+  percent: (percent: string) => `${percent} %`,
+  low: (floor: number) => `Below the shop’s floor of ${floor} %.`,
+} as const;

@@ -21,6 +21,7 @@ export const KEYS = {
     ['/', 'Find an order'],
     ['u', 'Inches or millimetres'],
     ['1 … 6', 'Desk: open a section'],
+    ['m', 'Desk: cost and margin, shown or hidden'],
     ['Enter', 'Take the field and go to the next'],
     ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],
     ['Ctrl S', 'Desk: save the quote'],

@@ -64,6 +64,11 @@ export const SETTING_WORDS = {
   glueHours: { name: 'Glue cures for', unit: 'h', does: 'After joining, where the clamps stay on overnight.' },
   dryHours: { name: 'Paint and lacquer dry for', unit: 'h', does: 'After a finish by hand, before it is fitted.' },
   pressMinutes: { name: 'In the press for', unit: 'min', does: 'A dry mount, until it is cool and flat.' },
+  marginFloor: {
+    name: 'Warn below a margin of',
+    unit: '%',
+    does: 'Of the price without tax; shown at the desk to staff only.',
+  },
   refundLimit: {
     name: 'Given back without the owner',
     unit: '',
