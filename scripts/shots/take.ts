@@ -34,7 +34,6 @@ const paper = async (name: string, url: string) => {
 };
 
 await page.goto('/sign-in');
-await shot('sign-in');
 await page.getByRole('button', { name: 'Ines', exact: true }).click();
 await page.getByLabel('PIN', { exact: true }).fill('2417');
 await page.keyboard.press('Enter');
@@ -109,6 +108,7 @@ for (const [name, place] of [
   ['board', '/board'],
   ['bench', '/bench/2421-1'],
   ['collect', '/collect/2417'],
+  ['till', '/till'],
   ['settings', '/settings'],
 ] as const) {
   await page.goto(place);

@@ -11,8 +11,11 @@ export async function everyMinute(app: AppContext): Promise<void> {
   await endWhatIsOver(app);
   // The demo's data is made up, and made anew when it is gone.
   const made = app.demo ? undefined : await app.backUps?.nightly(await app.shopSettings());
-  if (made?.ok) await logSecurity(app, { what: 'back-up made', address: 'local', detail: { file: made.value.name } });
-  else if (made) {
+  if (made?.ok) {
+    await logSecurity(app, { what: 'back-up made', address: 'local', detail: { file: made.value.name } });
+    // Nothing else tells the database how its tables have grown.
+    await app.db.transaction((tx) => tx.query('ANALYZE'));
+  } else if (made) {
     const why = made.issues.map((one) => sayIssue(one, 'in')).join(' ');
     console.error(`The nightly back-up was not made. ${why}`);
     await logSecurity(app, { what: 'back-up failed', address: 'local', detail: { why } });

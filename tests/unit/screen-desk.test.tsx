@@ -100,6 +100,27 @@ describe('typing at the desk', () => {
     expect(field('Width').value).toBe('12');
   });
 
+  it('shows cost and margin on m for whoever works here, and hides them again', async () => {
+    await begin();
+    await screen.findByRole('heading', { name: 'New order' });
+    type('Width', '12');
+    type('Height', '16');
+    const margin = () => screen.queryByRole('region', { name: 'Cost and margin, for staff' });
+    await waitFor(() => expect(priceOf('This piece')).toMatch(/\d/));
+    expect(margin()).toBeNull();
+    fireEvent.keyDown(document.body, { key: 'm' });
+    await waitFor(() => expect(margin()).not.toBeNull());
+    const shown = margin()!.textContent;
+    // The price less material, minutes and what has no cost: as typed in the tape.
+    const cents = (text: string | null | undefined) => Math.round(Number(text) * 100);
+    const costs = [...shown.matchAll(/(\d+\.\d\d) of \d/g)].map(([, cost]) => cents(cost));
+    const [, left] = /this piece\s*(\d+\.\d\d)/.exec(shown)!;
+    const kit = cents(tape(/^Hanging kit/).querySelector('.num')?.textContent);
+    expect(cents(left)).toBe(cents(priceOf('This piece')) - costs.reduce((sum, cost) => sum + cost, 0) - kit);
+    fireEvent.keyDown(document.body, { key: 'm' });
+    await waitFor(() => expect(margin()).toBeNull());
+  });
+
   it('shows the other unit on u, and changes nothing by it', async () => {
     await begin();
     await screen.findByLabelText('Width');

@@ -39,7 +39,9 @@ class HostError extends Error {
 interface Held {
   readonly tx: number;
   readonly release: () => void;
-  readonly timer: NodeJS.Timeout;
+  timer: NodeJS.Timeout;
+  /** Begins to count until it is taken for abandoned. */
+  readonly abandoned: () => NodeJS.Timeout;
   readonly end: (commit: boolean) => Promise<void>;
 }
 
@@ -65,13 +67,25 @@ export class Host {
     if (ask.kind === 'end') return this.end(ask.tx, ask.commit);
     if (ask.kind === 'close') return this.inTurn(async () => (await this.pg.close(), { rows: [] }));
     const run = async (): Promise<Reply> => {
-      if (ask.kind === 'script') return (await this.pg.exec(ask.sql), { rows: [] });
+      if (ask.kind === 'script') return this.script(ask.sql);
       const { rows } = await this.pg.query<Record<string, unknown>>(ask.sql, [...ask.params]);
       return { rows };
     };
     if (ask.tx === undefined) return this.inTurn(run);
     if (this.held?.tx !== ask.tx) throw new Error('the transaction is over');
     return run();
+  }
+
+  /** A script takes as long as it takes: its transaction is not abandoned meanwhile. */
+  private async script(sql: string): Promise<Reply> {
+    const { held } = this;
+    if (held) clearTimeout(held.timer);
+    try {
+      await this.pg.exec(sql);
+      return { rows: [] };
+    } finally {
+      if (held) held.timer = held.abandoned();
+    }
   }
 
   private inTurn<T>(run: () => Promise<T>): Promise<T> {
@@ -89,8 +103,9 @@ export class Host {
             const tx = this.next++;
             first().then(
               () => {
-                const timer = setTimeout(() => void this.end(tx, false).catch(() => undefined), most);
-                this.held = { tx, release, timer, end: async (commit) => void (await end(commit)) };
+                const abandoned = () => setTimeout(() => void this.end(tx, false).catch(() => undefined), most);
+                const timer = abandoned();
+                this.held = { tx, release, timer, abandoned, end: async (commit) => void (await end(commit)) };
                 resolve(tx);
               },
               (error: Error) => {

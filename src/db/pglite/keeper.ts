@@ -33,6 +33,8 @@ export interface KeeperOptions {
   readonly room?: () => number;
 }
 const LIMITS = { told: 15_000, ended: 60_000 };
+/** Scripts bring a database up to date before anybody is let in: an old shop's takes minutes. */
+const PATIENT = { told: 1_800_000, ended: 1_800_000 };
 const OPENING_MS = 120_000;
 /** Between two tries to open again, in ms: the first at once, then longer and longer. */
 const PAUSES = [0, 500, 1000, 2000, 5000];
@@ -66,7 +68,7 @@ export class Keeper {
     if (!thread) return Promise.reject(this.unavailable());
     return new Promise((resolve, reject) => {
       const id = this.next++;
-      const limits = this.options.limits ?? LIMITS;
+      const limits = this.options.limits ?? (this.isPatient(ask) ? PATIENT : LIMITS);
       const settle = (answer: Answer | DbUnavailable) => {
         if (answer instanceof DbUnavailable) reject(answer);
         else if (answer.reply) resolve(answer.reply);
@@ -78,6 +80,13 @@ export class Keeper {
       thread.postMessage({ id, ask });
     });
   };
+
+  /** Transactions in which a script ran: their end writes all of it. */
+  private readonly scripted = new Set<number>();
+  private isPatient(ask: Ask): boolean {
+    if (ask.kind === 'script' && ask.tx !== undefined) this.scripted.add(ask.tx);
+    return ask.kind === 'script' || (ask.kind === 'end' && this.scripted.delete(ask.tx));
+  }
 
   /** Whether questions are answered now. */
   state(): DbState {
