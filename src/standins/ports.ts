@@ -12,10 +12,12 @@ export interface CardTerminal {
    * `unanswered` means that nobody knows yet; ask again with the same reference.
    */
   charge(reference: string, amount: Money): Promise<CardAnswer>;
+  /** What became of a reference, without asking anybody anew; undefined where nothing did. */
+  found(reference: string): Promise<'approved' | 'declined' | undefined>;
 }
 
-/** What a person at the simulated terminal does next. */
-export type CustomerActs = 'pays' | 'is declined' | 'walks away';
+/** What a person at the simulated terminal does next; unheard: it is approved, and the answer is lost on its way. */
+export type CustomerActs = 'pays' | 'is declined' | 'walks away' | 'pays unheard';
 export interface SimulatedTerminal extends CardTerminal {
   readonly acts: CustomerActs;
   next(acts: CustomerActs): void;

@@ -6,6 +6,7 @@ import { USUAL_SETTINGS } from '@/contract/settings';
 import { listTills, postingOf, postingsOfOrder, standingAt } from '@/db/queries/ledger';
 import { staffByName } from '@/db/queries/staff';
 import { entriesOf, ledgerView, owingViews, statementOf, tillReport, tillView } from '@/server/ledger-views';
+import { settleCard } from '@/server/card';
 import { newCode } from '@/server/commands/vouchers';
 import { type Stocked, TOTAL, codes, must, stocked } from '../stocked';
 
@@ -319,6 +320,31 @@ describe('a till’s day', () => {
       ['balance', '2031-05-06'],
       ['count', '2031-05-06'],
     ]);
+  });
+
+  it('finds at the count what was approved after its question was dropped, and charges nobody twice', async () => {
+    const fresh = await stocked();
+    const at = fresh.app;
+    const dayId = id();
+    await must(at.command('open-till', { dayId, till: 1, pieces: [] }));
+    const { orderId } = await fresh.accepted();
+    const requestId = id();
+    await must(at.command('ask-card', { orderId, requestId, amount: 9400 }));
+    at.terminal.next('pays unheard');
+    expect(await settleCard(at.viewer(), requestId)).toMatchObject({ ok: true, value: { state: 'unanswered' } });
+    await must(at.command('drop-card', { requestId }));
+    const never = id();
+    at.terminal.next('walks away');
+    await must(at.command('ask-card', { orderId, requestId: never, amount: 100 }));
+    await settleCard(at.viewer(), never);
+    await must(at.command('drop-card', { requestId: never }));
+    expect((await fresh.viewOf(orderId)).paid).toBe(0);
+    at.terminal.next('pays');
+    for (let times = 0; times < 2; times += 1)
+      await must(at.command('count-till', { dayId, pieces: [], card: 9400, vouchers: 0 }));
+    const order = await fresh.viewOf(orderId);
+    expect(order.payments.map(({ method, amount }) => [method, amount])).toEqual([['card', 9400]]);
+    expect((await tillView(at.viewer())).open!.counted!.expected).toEqual({ cash: 0, card: 9400, vouchers: 0 });
   });
 
   it('of one drawer is no other’s, and one device works at one', async () => {

@@ -255,6 +255,9 @@ export const openCards = async (db: Queries, orderId: string) =>
     cardRow,
     await db.query(`${CARD} WHERE order_id = $1 AND state IN ('open', 'unanswered') ORDER BY at`, [orderId]),
   );
+/** Questions that nobody waits for any more, since then. */
+export const droppedCards = async (db: Queries, since: Date) =>
+  readRows(cardRow, await db.query(`${CARD} WHERE state = 'dropped' AND at >= $1 ORDER BY at`, [since]));
 export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: By) =>
   tx.query(
     "INSERT INTO card_request (id, order_id, kind, amount, state, at, by_id) VALUES ($1, $2, $3, $4, 'open', $5, $6)",

@@ -18,7 +18,7 @@ import styles from './collect.module.css';
 
 const Otherwise = dynamic(() => import('./otherwise').then((file) => file.Otherwise), { loading: () => null });
 
-const ACTS = ['pays', 'is declined', 'walks away'] as const;
+const ACTS = ['pays', 'is declined', 'walks away', 'pays unheard'] as const;
 type Acts = (typeof ACTS)[number];
 
 /** The stand-in's other side: what the customer at the simulated terminal does next. */

@@ -23,7 +23,7 @@ import { cutPlanDone } from './plan-done';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
 import { cancelOrder, readyRefund, refund, writeOff } from './refunds';
 import { changeSettings } from './settings';
-import { addTill, bookPayout, changeTerms, countTill, moveCash, openTill, sealTill, useTill } from './till';
+import { addTill, bookPayout, changeTerms, countTill, moveCash, openTill, readyCount, sealTill, useTill } from './till';
 import { sellVoucher } from './vouchers';
 
 export const handlers: Handlers = {
@@ -86,4 +86,5 @@ export const readyings: Readyings = {
   'change-pin': readyChange,
   'import-mouldings': readyImport,
   refund: readyRefund,
+  'count-till': readyCount,
 };

@@ -21,7 +21,10 @@ import {
   tillDayById,
   tillOfSession,
 } from '@/db/queries/ledger';
-import type { Handler } from '../door';
+import { droppedCards } from '@/db/queries/orders';
+import { daysAfter } from '../clock';
+import type { Handler, Readying } from '../door';
+import { cardAnswer } from './money';
 import { book, dayAt } from '../ledger';
 
 export const addTill: Handler<'add-till'> = async (tx, { name }) => {
@@ -113,10 +116,24 @@ export async function expectedOf(tx: Tx, { till, after_entry }: TillDayRow) {
   return { cash: await cashIn(tx, till), card: taken('card'), vouchers: taken('vouchers') };
 }
 
+/** How long a question that was dropped may still turn out to have been approved. */
+const ASKED_AGAIN_DAYS = 7;
+/** Before a count the terminal is asked what became of the questions that were dropped. */
+export const readyCount: Readying<'count-till'> = async (_payload, { app, now }) => {
+  const approved: string[] = [];
+  for (const { id } of await droppedCards(app.db, daysAfter(now, -ASKED_AGAIN_DAYS)))
+    if ((await app.terminal.found(id)) === 'approved') approved.push(id);
+  return good(approved);
+};
+
 /** Counts a drawer, not knowing what is expected; that is answered by it. It may be counted again until it is sealed. */
 export const countTill: Handler<'count-till'> = async (tx, { dayId, pieces, card, vouchers }, context) => {
   const day = await tillDayById(tx, dayId);
   if (!day || day.sealed_at) return bad(issue('till-closed'));
+  for (const requestId of (context.ready ?? []) as readonly string[]) {
+    const late = await cardAnswer(tx, { requestId, answer: 'approved' }, context);
+    if (!late.ok) return late;
+  }
   await lockTill(tx, day.till);
   const expected = await expectedOf(tx, day);
   const cash = worthOf(pieces);

@@ -1,7 +1,8 @@
 /**
  * A card terminal that is not there. It takes its time, remembers every reference, and does what it was told the
- * customer would do: pay, be declined, or walk away so that no answer comes. A question that was never answered is
- * charged when it is asked again and the customer then pays.
+ * customer would do: pay, be declined, walk away so that no answer comes, or pay while the answer is lost. A question
+ * that was never answered is charged when it is asked again and the customer then pays; one that was approved unheard
+ * is told then, and not charged again.
  */
 import type { Money } from '@/core/units/money';
 import type { CardAnswer, CustomerActs, SimulatedTerminal } from '../ports';
@@ -30,9 +31,10 @@ export function simulatedTerminal(pace: Pace = { answerMs: 700, patienceMs: 2500
         return 'unanswered';
       }
       await wait(pace.answerMs);
-      const answer = acts === 'pays' ? 'approved' : 'declined';
+      const answer = acts === 'is declined' ? 'declined' : 'approved';
       settled.set(reference, { amount, answer });
-      return answer;
+      return acts === 'pays unheard' ? 'unanswered' : answer;
     },
+    found: (reference) => Promise.resolve(settled.get(reference)?.answer),
   };
 }

@@ -4,7 +4,7 @@ import { schemaIssues } from '@/server/door';
 import { readJson } from '@/server/http';
 import { problem } from '@/server/problem';
 
-const body = z.object({ acts: z.enum(['pays', 'is declined', 'walks away']) });
+const body = z.object({ acts: z.enum(['pays', 'is declined', 'walks away', 'pays unheard']) });
 
 /** Which terminal stands there: a simulated one tells what the person at it does next. */
 export const GET = route('GET /api/terminal', async (_request, { app }) => Response.json({ acts: app.terminal.acts }));
