@@ -1,6 +1,6 @@
 /** The till's day, the journal and what is owed, as they are shown. Every figure is read off the ledger. */
 import { z } from 'zod';
-import type { DayReport, DayView, EntryView, LedgerView, OwingView, TillDayView } from '@/contract/views';
+import type { DayReport, DayView, EntryView, LedgerView, OwingView, TillDayView } from '@/contract/money-views';
 import { ACCOUNTS, type Account, MEANS } from '@/core/ledger/accounts';
 import { sum } from '@/core/units/money';
 import type { Queries } from '@/db/client';

@@ -2,7 +2,7 @@
 /** The end of a drawer's day: counted without knowing what is expected, then held against it, then sealed. */
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { TillDayView } from '@/contract/views';
+import type { TillDayView } from '@/contract/money-views';
 import { type Issue, issue } from '@/core/issue';
 import { parseMoney } from '@/core/units/money';
 import { Cash } from '@/ui/figures';

@@ -2,7 +2,7 @@
 /** The books for the owner: trial balance, tax, what is owed on account, vouchers, and the journal of a time. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import type { LedgerView } from '@/contract/views';
+import type { LedgerView } from '@/contract/money-views';
 import { Cash } from '@/ui/figures';
 import { useView } from '@/ui/query';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';

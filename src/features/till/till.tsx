@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { DayView, EntryView, TillDayView } from '@/contract/views';
+import type { DayView, EntryView, TillDayView } from '@/contract/money-views';
 import { type Issue, issue } from '@/core/issue';
 import { MEANS } from '@/core/ledger/accounts';
 import { Choice } from '@/ui/choice';

@@ -1,5 +1,6 @@
 /** Papers of money: the receipt of an order, a till's day, a customer's statement, a voucher. Source: handbook, money. */
-import type { DayReport, OrderView, OwingView } from '@/contract/views';
+import type { DayReport, OwingView } from '@/contract/money-views';
+import type { OrderView } from '@/contract/views';
 import type { Unit } from '@/core/units/length';
 import { type Money, formatMoney } from '@/core/units/money';
 import { dayName, momentText } from '@/words/materials';
