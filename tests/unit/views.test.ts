@@ -57,7 +57,8 @@ describe('the demo shop', () => {
       const order = (await orderView(app.viewer(), number))!;
       expect(order.paid).toBe(order.payments.reduce((sum, one) => sum + one.amount, 0));
       expect(order.paid).toBeLessThanOrEqual(order.agreed!.total);
-      if (order.state === 'handed-over') expect(order.paid).toBe(order.agreed!.total);
+      expect(order.paid + order.balance).toBe(order.agreed!.total);
+      if (order.state === 'handed-over' && order.due === null) expect(order.balance).toBe(0);
       for (const [index, piece] of order.pieces.entries()) {
         const job = (await jobView(app.viewer(), `${number}-${index + 1}`))!;
         expect(job.worked.sizes).toEqual(piece.agreed!.sizes);
