@@ -8,6 +8,7 @@ test('a day of the till, from its first payment to its seal', async ({ page }) =
   await test.step('a voucher is sold, and its paper printed', async () => {
     await page.goto('/till');
     await expect(page.getByRole('heading', { name: 'Close the day' })).toBeVisible();
+    await page.getByRole('button', { name: 'Sell a voucher' }).click();
     await page.getByLabel('Worth').fill('40');
     await page.getByRole('button', { name: 'Sell it' }).click();
     const said = page.getByRole('status').filter({ hasText: 'Its code' });

@@ -85,7 +85,7 @@ describe('the prices page', () => {
     press('Try it on them');
     const region = within(screen.getByRole('region', { name: 'On orders that were agreed' }));
     await region.findByText(/orders? of 30 days/);
-    const row = region.getByText(String(number)).closest('tr')!;
+    const row = (await region.findByText(String(number))).closest('tr')!;
     const [, before, after] = within(row)
       .getAllByRole('cell')
       .map((one) => Number(one.textContent));

@@ -23,6 +23,8 @@ describe('the till', () => {
     await screen.findByRole('heading', { name: 'Close the day' });
     expect(screen.getByText(/with a float of/).textContent).toMatch(/150\.00/);
 
+    press('Cash in or out');
+    await screen.findByLabelText('What for');
     type('Amount', '18');
     type('What for', 'tape');
     press('Book it');
@@ -62,6 +64,8 @@ describe('the till', () => {
 
   it('sells a voucher and shows its code once; what is no amount stays with its reason', async () => {
     await till();
+    press('Sell a voucher');
+    await screen.findByLabelText('Worth');
     type('Worth', '50,00,1');
     press('Sell it');
     await waitFor(() => expect(said('Worth')).toMatch(/not an amount/));
@@ -81,6 +85,7 @@ describe('the till', () => {
 
   it('has another drawer, where this device is put', async () => {
     await till();
+    press('Another till');
     await screen.findByLabelText('Its name');
     type('Its name', 'Framing counter');
     press('Add it');

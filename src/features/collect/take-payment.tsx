@@ -110,6 +110,8 @@ function Pay({ order, balance, onTaken }: PayProps) {
   const [text, setText] = useState(() => formatMoney(due as Money));
   const [tendered, setTendered] = useState('');
   const [less, setLess] = useState<Issue>();
+  /** It was taken; until the order comes anew nothing more is taken by what is typed. */
+  const [taken, setTaken] = useState(false);
   const [otherwise, setOtherwise] = useState<'bank' | 'vouchers'>();
   const [wrong, setWrong] = useState<Issue>();
   const cash = useCommand('take-cash');
@@ -140,7 +142,10 @@ function Pay({ order, balance, onTaken }: PayProps) {
     }
     const paid = { orderId: order.id, paymentId: ids.payment, amount };
     const answer = await cash.run(tendered === '' ? paid : { ...paid, tendered: given });
-    if (answer.ok) onTaken(given - amount);
+    if (answer.ok) {
+      onTaken(given - amount);
+      setTaken(true);
+    }
     if (answer.ok || !answer.lost) setIds(newIds());
   };
   const card = async () => {
@@ -156,7 +161,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
   };
   const open = order.openCards[0];
   if (open && !asking) return <OpenCard card={open} />;
-  const busy = cash.busy || asking;
+  const busy = cash.busy || asking || taken;
   return (
     <form
       className={styles.pay}

@@ -1,48 +1,14 @@
 'use client';
-/** Whether this customer pays later: within how many days, and never owing more than what. Set by the owner. */
+/** Whether this customer pays later; the owner changes it. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
-import { type Issue, issue } from '@/core/issue';
-import { type Money, formatMoney, parseMoney } from '@/core/units/money';
-import { Field, Form, useCommandForm } from '@/ui/form';
+import { type Money, formatMoney } from '@/core/units/money';
 import { TERMS } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
-function TermsForm({ order, onClose }: { order: OrderView; onClose: () => void }) {
-  const { days, limit } = order.terms;
-  const of = useCommandForm('change-terms', {
-    values: { days: days === null ? '' : String(days), limit: limit === null ? '' : formatMoney(limit as Money) },
-    payload: (typed) => {
-      const [days, limit] = [typed.days.trim(), typed.limit.trim()];
-      const most = limit === '' ? null : parseMoney(limit);
-      const wrong: Issue[] = [
-        ...(days !== '' && !/^\d{1,3}$/.test(days)
-          ? [{ ...issue('setting-out', { read: days.slice(0, 20), least: 0, most: 365 }), path: 'days' }]
-          : []),
-        ...(most === undefined ? [{ ...issue('amount-wrong', { typed: limit.slice(0, 20) }), path: 'limit' }] : []),
-      ];
-      return wrong.length > 0
-        ? { wrong }
-        : { customerId: order.customer.id, days: days === '' ? null : Number(days), limit: most ?? null };
-    },
-    onDone: onClose,
-  });
-  return (
-    <Form of={of} className={styles.pay} label={TERMS.head}>
-      <Field name="days" label={TERMS.days} hint={TERMS.daysSay} most={3} first input={{ inputMode: 'numeric' }} />
-      <Field name="limit" label={TERMS.limit} hint={TERMS.limitSay} most={14} />
-      <div className={styles.buttons}>
-        <Button variant="outlined" onClick={onClose}>
-          {TERMS.close}
-        </Button>
-        <Button type="submit" variant="contained" disabled={of.busy}>
-          {TERMS.save}
-        </Button>
-      </div>
-    </Form>
-  );
-}
+const TermsForm = dynamic(() => import('./terms-form').then((file) => file.TermsForm), { loading: () => null });
 
 export function Terms({ order, owner }: { order: OrderView; owner: boolean }) {
   const [changing, setChanging] = useState(false);

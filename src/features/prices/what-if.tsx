@@ -11,11 +11,11 @@ import { together } from '@/core/pricing/what-if-parts';
 import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
 import { post } from '@/ui/send';
-import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { PRICES } from '@/words/screens/prices';
 import styles from './prices.module.css';
 
+const Most = dynamic(() => import('./most-changed').then((file) => file.Most), { loading: () => null });
 const Spread = dynamic(() => import('./spread-chart').then((file) => file.Spread), { loading: () => null });
 
 type Read = { readonly rules: PriceRules } | { readonly wrong: readonly Issue[] };
@@ -100,24 +100,7 @@ export function LastMonth({ read }: { read: Read }) {
           )}
           <p className="soft">{PRICES.quotes(view.quotes)}</p>
           <Spread counts={view.spread} />
-          {view.most.length > 0 && (
-            <SheetTable label={PRICES.mostChanged} columns={PRICES.columns}>
-              {view.most.map(({ number, customer, before, after }) => (
-                <Row key={number}>
-                  <Cell>
-                    <a href={`/desk/${number}`}>{number}</a> {customer}
-                  </Cell>
-                  <Cell num>
-                    <Cash value={before} />
-                  </Cell>
-                  <Cell num>
-                    <Cash value={after} />
-                  </Cell>
-                  <Cell num>{PRICES.change(changeOf(before, after))}</Cell>
-                </Row>
-              ))}
-            </SheetTable>
-          )}
+          {view.most.length > 0 && <Most orders={view.most} />}
         </>
       )}
     </section>

@@ -21,6 +21,10 @@ const MoveCash = dynamic(() => import('./move-cash').then((file) => file.MoveCas
 const SellVoucher = dynamic(() => import('./sell-voucher').then((file) => file.SellVoucher), { loading: () => null });
 const AddTill = dynamic(() => import('./add-till').then((file) => file.AddTill), { loading: () => null });
 
+/** What is done at a till now and then, each with a form of its own. */
+const ACTS = ['cash', 'voucher', 'till'] as const;
+type Act = (typeof ACTS)[number];
+
 /** What an entry moved at the counter: its money, else what it sold. */
 export const movedBy = ({ postings }: EntryView): number => {
   const of = (accounts: readonly string[]) =>
@@ -106,7 +110,9 @@ function Sealed({ days }: { days: readonly TillDayView[] }) {
 export function Till({ first, owner }: { first: DayView; owner: boolean }) {
   const { view } = useView('/api/till', first, ['ledger']);
   const use = useCommand('use-till');
+  const [act, setAct] = useState<Act>();
   const { open } = view;
+  const acts = ACTS.filter((one) => (one === 'cash' ? open !== null : one !== 'till' || owner));
   return (
     <main className={styles.page}>
       <header>
@@ -134,10 +140,17 @@ export function Till({ first, owner }: { first: DayView; owner: boolean }) {
         </div>
         <div>{open ? <Entries entries={view.entries} /> : <Sealed days={view.sealed} />}</div>
         <div>
-          {open && <MoveCash />}
-          <SellVoucher />
+          <div className={styles.acts}>
+            {acts.map((one) => (
+              <Button key={one} variant="outlined" aria-expanded={act === one} onClick={() => setAct(one)}>
+                {TILL.acts[one]}
+              </Button>
+            ))}
+          </div>
+          {act === 'cash' && <MoveCash />}
+          {act === 'voucher' && <SellVoucher />}
+          {act === 'till' && <AddTill />}
           {open && <Sealed days={view.sealed} />}
-          {owner && <AddTill />}
         </div>
       </div>
     </main>

@@ -61,6 +61,7 @@ export const TILL = {
   booked: 'Booked at this till',
   nothing: 'Nothing was booked here yet today.',
   columns: [{ name: 'No.' }, { name: 'What' }, { name: 'By' }, { name: 'Amount', num: true }],
+  acts: { cash: 'Cash in or out', voucher: 'Sell a voucher', till: 'Another till' },
   cashHead: 'Cash in and out',
   kinds: { expense: 'Paid out', 'to-bank': 'To the bank', 'cash-in': 'Put in' },
   kindLabel: 'What happens to it',
