@@ -148,6 +148,18 @@ describe('a refund', () => {
     ]);
   });
 
+  it('to another means leaves the order to be cancelled for what is still held', async () => {
+    const { orderId } = await shop.accepted();
+    await must(pay(orderId, 5000));
+    await must(app.command('refund', refundOf(orderId, 'bank', 1000)));
+    const { id: paymentId } = (await shop.viewOf(orderId)).payments[0]!;
+    const reverse = { paymentId, newId: id(), reason: 'a slip' };
+    expect(codes(await app.command('reverse-payment', reverse))).toBe('refund-above-paid');
+    const cancel = { orderId, revision: 2, reason: 'no', kept: 0 };
+    expect(await app.command('cancel-order', cancel)).toMatchObject({ ok: true, value: { back: 4000 } });
+    expect(await on(orderId)).toEqual({ cash: 1000, bank: -1000 });
+  });
+
   it('after the hand-over takes its tax back', async () => {
     const order = await handedOver();
     await must(pay(order.orderId, TOTAL));

@@ -195,8 +195,10 @@ export const reversePayment: Handler<'reverse-payment'> = async (tx, { paymentId
   const order = await lockOrder(tx, entry.order_id);
   if (order?.state === 'handed-over') return bad(issue('order-agreed', { number: order.number, state: order.state }));
   if (entry.reverses || (await isReversed(tx, paymentId))) return bad(issue('payment-reversed'));
-  const held = order?.agreed ? heldOf(await accountOf(tx, order)) : 0;
-  if (entry.amount > held) return bad(issue('refund-above-paid', { amount: entry.amount, paid: held }));
+  const account = order?.agreed ? await accountOf(tx, order) : undefined;
+  const held = account ? Math.min(heldOf(account), account.received[entry.method]) : 0;
+  if (entry.amount > held && entry.amount > 0)
+    return bad(issue('refund-above-paid', { amount: entry.amount, paid: held }));
   const back = (await postingsOfEntry(tx, paymentId)).map(postingOf).map((posting): BookedPosting => ({
     ...posting,
     amount: money(-posting.amount),

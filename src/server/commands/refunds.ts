@@ -69,7 +69,8 @@ const MINOR = 100;
 function backBy({ received }: OrderAccount, amount: number): { means: Means; amount: Money }[] {
   let left = amount;
   return [...MEANS].reverse().flatMap((means) => {
-    const part = money(Math.min(left, received[means]));
+    // More than came by a means may have gone back by it already.
+    const part = money(Math.max(0, Math.min(left, received[means])));
     left -= part;
     return part > 0 ? [{ means, amount: part }] : [];
   });
