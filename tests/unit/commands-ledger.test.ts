@@ -285,6 +285,8 @@ describe('a till’s day', () => {
     const move = (kind: 'expense' | 'to-bank', amount: number) =>
       at.command('move-cash', { entryId: id(), kind, amount, why: 'tape' });
     expect(codes(await move('expense', 1800))).toBe('till-closed');
+    const much = Array.from({ length: 2 }, () => ({ of: 100_000, count: 100_000 }));
+    expect(codes(await at.command('open-till', { dayId: id(), till: 1, pieces: much }))).toBe('price-too-high');
     const dayId = id();
     await must(open(dayId));
     expect(codes(await open(id()))).toBe('till-open');

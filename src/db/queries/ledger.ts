@@ -127,7 +127,8 @@ export const journalOfTill = async (db: Queries, till: number, above: number, up
     ),
   );
 
-const sumRow = z.object({ account: z.enum(ACCOUNTS), rate: z.string().nullable(), amount: cents });
+// Sums of many years may be above what one amount may be.
+const sumRow = z.object({ account: z.enum(ACCOUNTS), rate: z.string().nullable(), amount: z.int() });
 /** What stands on each account at the end of a day; tax by its rates. */
 export const standingAt = async (db: Queries, day: string) =>
   readRows(
@@ -139,7 +140,7 @@ export const standingAt = async (db: Queries, day: string) =>
     ),
   );
 
-const taxRow = z.object({ rate: z.string(), amount: cents });
+const taxRow = z.object({ rate: z.string(), amount: z.int() });
 /** Tax that came to be owed in a time, by rate: what is owed is positive. */
 export const taxBetween = async (db: Queries, from: string, to: string) =>
   readRows(

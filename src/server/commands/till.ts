@@ -1,8 +1,8 @@
 /** A drawer's day: opened with what is counted, cash that goes in and out, counted blind at the end, and sealed. */
-import { bad, good, issue } from '@/core/issue';
+import { type Outcome, bad, good, issue } from '@/core/issue';
 import { move } from '@/core/ledger/accounts';
 import { countedOff, paidOut } from '@/core/ledger/till';
-import { type Money, money, sum } from '@/core/units/money';
+import { type Money, money, sum, withinLimit } from '@/core/units/money';
 import type { Tx } from '@/db/client';
 import {
   type TillDayRow,
@@ -47,11 +47,12 @@ export const useTill: Handler<'use-till'> = async (tx, { till }, { session }) =>
   });
 };
 
-export interface Piece {
+interface Piece {
   readonly of: number;
   readonly count: number;
 }
-export const worthOf = (pieces: readonly Piece[]): Money => sum(pieces.map(({ of, count }) => money(of * count)));
+const worthOf = (pieces: readonly Piece[]): Outcome<Money> =>
+  withinLimit(() => sum(pieces.map(({ of, count }) => money(of * count))));
 
 /**
  * Opens a drawer with its counted float. What the first count finds is the float that is put in; later, what differs
@@ -61,7 +62,9 @@ export const openTill: Handler<'open-till'> = async (tx, { dayId, till, pieces }
   if (!(await lockTill(tx, till))) return bad(issue('till-unknown'));
   if (await openDayOf(tx, till)) return bad(issue('till-open'));
   const last = await lastSealed(tx, till);
-  const float = worthOf(pieces);
+  const worth = worthOf(pieces);
+  if (!worth.ok) return worth;
+  const float = worth.value;
   const day = await dayAt(tx, till, context.now);
   // What was booked before there was a day is no day's.
   const before = last?.up_to ?? (await lastEntryOf(tx, till));
@@ -128,15 +131,19 @@ export const readyCount: Readying<'count-till'> = async (_payload, { app, now })
 
 /** Counts a drawer, not knowing what is expected; that is answered by it. It may be counted again until it is sealed. */
 export const countTill: Handler<'count-till'> = async (tx, { dayId, pieces, card, vouchers }, context) => {
-  const day = await tillDayById(tx, dayId);
-  if (!day || day.sealed_at) return bad(issue('till-closed'));
+  const first = await tillDayById(tx, dayId);
+  if (!first) return bad(issue('till-closed'));
+  await lockTill(tx, first.till);
+  const day = (await tillDayById(tx, dayId))!;
+  if (day.sealed_at) return bad(issue('till-closed'));
   for (const requestId of (context.ready ?? []) as readonly string[]) {
     const late = await cardAnswer(tx, { requestId, answer: 'approved' }, context);
     if (!late.ok) return late;
   }
-  await lockTill(tx, day.till);
   const expected = await expectedOf(tx, day);
-  const cash = worthOf(pieces);
+  const worth = worthOf(pieces);
+  if (!worth.ok) return worth;
+  const cash = worth.value;
   const upTo = await lastEntryOf(tx, day.till);
   await setCounted(tx, dayId, {
     cash,
