@@ -2,11 +2,11 @@
 /** Cancelling an order with money on it: what was cut and worked is proposed to be kept; the rest goes back as it came. */
 import Button from '@mui/material/Button';
 import type { OrderView } from '@/contract/views';
-import { issue } from '@/core/issue';
 import { keptInAll } from '@/core/ledger/kept';
 import { type Money, formatMoney, money, parseMoney } from '@/core/units/money';
 import { Cash } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { LINE_NAMES } from '@/words/materials';
 import { CANCEL } from '@/words/screens/collect';
 import styles from './collect.module.css';
@@ -18,7 +18,7 @@ export function CancelPaid({ order, onClose }: { order: OrderView; onClose: () =
     payload: ({ kept, reason }) => {
       const read = parseMoney(kept);
       return read === undefined
-        ? { wrong: [{ ...issue('amount-wrong', { typed: kept.slice(0, 20) }), path: 'kept' }] }
+        ? { wrong: [wrongAmount(kept, 'kept')] }
         : { orderId: order.id, revision: order.revision, reason, kept: read };
     },
     onDone: onClose,

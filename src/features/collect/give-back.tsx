@@ -3,11 +3,11 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
-import { issue } from '@/core/issue';
 import { MEANS, type Means } from '@/core/ledger/accounts';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { GIVE_BACK, MEANS_NAMES } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
@@ -25,7 +25,7 @@ export function GiveBack({ order, onClose }: { order: OrderView; onClose: () => 
     payload: ({ amount, reason, pin }) => {
       const read = parseMoney(amount);
       return read === undefined || read === 0
-        ? { wrong: [{ ...issue('amount-wrong', { typed: amount.slice(0, 20) }), path: 'amount' }] }
+        ? { wrong: [wrongAmount(amount, 'amount')] }
         : { orderId: order.id, refundId, means, amount: read, reason, ...(pin === '' ? {} : { pin }) };
     },
     onDone: onClose,

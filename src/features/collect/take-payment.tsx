@@ -13,6 +13,7 @@ import { PlainField } from '@/ui/plain-field';
 import { type Sent, post } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
@@ -120,7 +121,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
     const amount = parseMoney(text);
     const problem =
       amount === undefined || amount === 0
-        ? issue('amount-wrong', { typed: text.slice(0, 20) })
+        ? wrongAmount(text)
         : amount > balance
           ? issue('payment-above-balance', { amount, balance })
           : undefined;
@@ -133,11 +134,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
     if (amount === undefined) return;
     const given = tendered === '' ? amount : parseMoney(tendered);
     if (given === undefined || given < amount) {
-      setLess(
-        given === undefined
-          ? issue('amount-wrong', { typed: tendered.slice(0, 20) })
-          : issue('tendered-less', { tendered: given, amount }),
-      );
+      setLess(given === undefined ? wrongAmount(tendered) : issue('tendered-less', { tendered: given, amount }));
       return;
     }
     const paid = { orderId: order.id, paymentId: ids.payment, amount };

@@ -5,6 +5,7 @@ import type { OrderView } from '@/contract/views';
 import { type Issue, issue } from '@/core/issue';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { TERMS } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
@@ -19,7 +20,7 @@ export function TermsForm({ order, onClose }: { order: OrderView; onClose: () =>
         ...(days !== '' && !/^\d{1,3}$/.test(days)
           ? [{ ...issue('setting-out', { read: days.slice(0, 20), least: 0, most: 365 }), path: 'days' }]
           : []),
-        ...(most === undefined ? [{ ...issue('amount-wrong', { typed: limit.slice(0, 20) }), path: 'limit' }] : []),
+        ...(most === undefined ? [wrongAmount(limit, 'limit')] : []),
       ];
       return wrong.length > 0
         ? { wrong }

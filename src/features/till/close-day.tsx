@@ -10,6 +10,7 @@ import { PlainField } from '@/ui/plain-field';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { TILL } from '@/words/screens/till';
 import { type Counts, Counting, miscounted, piecesOf } from './counting';
 import styles from './till.module.css';
@@ -29,7 +30,7 @@ function Count({ open, money, onCounted }: { open: TillDayView; money: readonly 
     const bad = miscounted(money, counts);
     if (bad !== undefined) found.counts = issue('setting-out', { read: counts[bad] ?? '', least: 0, most: 99_999 });
     for (const [key, text] of Object.entries({ card, vouchers }))
-      if (amountOf(text) === undefined) found[key] = issue('amount-wrong', { typed: text.slice(0, 20) });
+      if (amountOf(text) === undefined) found[key] = wrongAmount(text);
     setWrong(found);
     if (Object.keys(found).length > 0) return;
     const answer = await count.run({

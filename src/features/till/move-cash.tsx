@@ -2,10 +2,10 @@
 /** Cash that goes into the drawer or out of it, and what for. */
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { issue } from '@/core/issue';
 import { parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { TILL } from '@/words/screens/till';
 import styles from './till.module.css';
 
@@ -19,7 +19,7 @@ export function MoveCash() {
     payload: ({ amount, why }) => {
       const read = parseMoney(amount);
       return read === undefined || read === 0
-        ? { wrong: [{ ...issue('amount-wrong', { typed: amount.slice(0, 20) }), path: 'amount' }] }
+        ? { wrong: [wrongAmount(amount, 'amount')] }
         : { entryId, kind, amount: read, why };
     },
     onDone: () => {

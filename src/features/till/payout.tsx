@@ -2,9 +2,10 @@
 /** What the card company paid to the bank, less its fee. */
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { type Issue, issue } from '@/core/issue';
+import type { Issue } from '@/core/issue';
 import { parseMoney } from '@/core/units/money';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { LEDGER_PAGE } from '@/words/screens/till';
 import styles from './till.module.css';
 
@@ -16,7 +17,7 @@ export function Payout() {
       const read = { amount: parseMoney(amount), fee: fee.trim() === '' ? 0 : parseMoney(fee) };
       const wrong: Issue[] = Object.entries(read).flatMap(([key, value]) =>
         value === undefined || (key === 'amount' && value === 0)
-          ? [{ ...issue('amount-wrong', { typed: (key === 'fee' ? fee : amount).slice(0, 20) }), path: key }]
+          ? [wrongAmount(key === 'fee' ? fee : amount, key)]
           : [],
       );
       return wrong.length > 0 ? { wrong } : { entryId, amount: read.amount!, fee: read.fee! };

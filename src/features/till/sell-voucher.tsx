@@ -2,10 +2,10 @@
 /** A voucher sold: its code is shown once it is paid, and printed. */
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { issue } from '@/core/issue';
 import { parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { wrongAmount } from '@/ui/wrong-amount';
 import { MEANS_NAMES } from '@/words/screens/collect';
 import { TILL } from '@/words/screens/till';
 import styles from './till.module.css';
@@ -21,7 +21,7 @@ export function SellVoucher() {
     payload: ({ amount, expires }) => {
       const read = parseMoney(amount);
       return read === undefined || read === 0
-        ? { wrong: [{ ...issue('amount-wrong', { typed: amount.slice(0, 20) }), path: 'amount' }] }
+        ? { wrong: [wrongAmount(amount, 'amount')] }
         : { id, amount: read, means, expires: expires.trim() === '' ? null : expires.trim() };
     },
     onDone: ({ code: sold }) => {
