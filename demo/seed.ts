@@ -7,7 +7,9 @@ import { firstOpenDay } from '@/core/schedule/calendar';
 import fs from 'node:fs';
 import path from 'node:path';
 import { type Asked, type CommandName, commands } from '@/contract/commands';
-import { readMouldingList } from '@/core/supplier-list/moulding-list';
+import { atOnce } from '@/core/pausing';
+import { readingList } from '@/core/supplier-list/list';
+import { MOULDINGS } from '@/core/supplier-list/moulding-list';
 import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSticks } from '@/core/cutting/engine';
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/steps';
 import { priceOrder } from '@/core/pricing/order-price';
@@ -270,7 +272,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
   const now = app.clock.now();
   const hashes = await Promise.all(STAFF.map((one) => hashPin(one.pin)));
   const csv = fs.readFileSync(path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo', 'mouldings.csv'), 'utf8');
-  const mouldings = readMouldingList(csv).rows.flatMap((row) => ('moulding' in row ? [row.moulding] : []));
+  const mouldings = atOnce(readingList(MOULDINGS, csv)).rows.flatMap((row) => ('item' in row ? [row.item] : []));
   await app.db.transaction(async (tx) => {
     await insertShop(tx, {
       name: 'Quillet Framing',

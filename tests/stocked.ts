@@ -31,7 +31,7 @@ export function stockedDesign(over: Partial<Design> = {}): Design {
 export async function stocked() {
   const app: TestApp = await openApp();
   await app.setUp();
-  await must(app.command('import-mouldings', { text: CLEAN_LIST, edition: 1, file: 'clean.csv' }));
+  await must(app.command('import-list', { text: CLEAN_LIST, edition: 1, file: 'clean.csv' }));
   const customerId = crypto.randomUUID();
   const name = 'Bo "Robert\'); DROP TABLE piece;--" Ström';
   await must(app.command('add-customer', { id: customerId, name, phone: '555 0101', email: '' }));

@@ -34,7 +34,7 @@ const listOf = (cost: number) =>
 const command = (edition: number, cost: number) =>
   post('/api/v1/commands', {
     id: crypto.randomUUID(),
-    name: 'import-mouldings',
+    name: 'import-list',
     payload: { text: listOf(cost), edition, file: 'bench.csv' },
   });
 const find = async () => {

@@ -44,6 +44,7 @@ export const ROUTES = {
   'PUT /api/drafts/[order]': COUNTER,
   'GET /api/find': COUNTER,
   'POST /api/import-preview': OWNER,
+  'GET /api/list-columns': OWNER,
   'GET /api/jobs/[ticket]': ALL,
   'GET /api/live': ALL,
   'POST /api/mat-cutter': ALL,
@@ -123,6 +124,13 @@ export const PAPERS = {
 } as const satisfies Readonly<Record<string, readonly Role[]>>;
 export const LISTS = {
   'mouldings.csv': COUNTER,
+  'mats.csv': COUNTER,
+  'glazings.csv': COUNTER,
+  'backings.csv': COUNTER,
+  'mouldings.xlsx': COUNTER,
+  'mats.xlsx': COUNTER,
+  'glazings.xlsx': COUNTER,
+  'backings.xlsx': COUNTER,
   'journal.csv': OWNER,
   'trial-balance.csv': OWNER,
   'tax.csv': OWNER,

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { designSchema } from '@/core/design/schema';
 import { MEANS } from '@/core/ledger/accounts';
+import { LIST_NAMES, columnMapSchema } from '@/core/supplier-list/names';
 import { GROUPS } from '@/core/pricing/book';
 import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/rule-schema';
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
@@ -331,10 +332,19 @@ export const commands = {
   },
   /** Takes back the newest edition before it begins. */
   'withdraw-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },
-  'import-mouldings': {
-    roles: ['owner'] as readonly Role[],
-    payload: z.object({ text: z.string().max(LARGEST_LIST), edition: z.int(), file: z.string().max(200) }),
+  /** A whole list of one kind, all rows or none; how its columns are named is remembered with the supplier. */
+  'import-list': {
+    roles: OWNER,
+    payload: z.object({
+      list: z.enum(LIST_NAMES).default('mouldings'),
+      text: z.string().max(LARGEST_LIST),
+      edition: z.int(),
+      file: z.string().max(200),
+      remember: z.strictObject({ supplier: line(120), columns: columnMapSchema }).optional(),
+    }),
   },
+  /** Takes back the newest edition after it began: the next one is as the one before it. */
+  'undo-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },
   'put-rack-piece': {
     roles: ALL,
     payload: z.object({

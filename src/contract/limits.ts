@@ -1,2 +1,2 @@
 /** The longest list that is read, in bytes. */
-export const LARGEST_LIST = 2_000_000;
+export const LARGEST_LIST = 6_000_000;

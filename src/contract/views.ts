@@ -20,7 +20,7 @@ import type { Scene } from '@/core/drawing/scene';
 import type { Line } from '@/core/instructions/line';
 import type { StepInstructions } from '@/core/instructions/instructions';
 import type { WorkedOut } from '@/core/work-out';
-import type { PlannedRow } from '@/core/supplier-list/moulding-list';
+import type { PlannedRow } from '@/core/supplier-list/list';
 import type { Issue } from '@/core/issue';
 import type { Role } from './commands';
 import type { ShopSettings } from './settings';
@@ -255,7 +255,11 @@ export interface ImportPreview {
   readonly edition: number;
   readonly issues: readonly Issue[];
   readonly ignored: readonly string[];
-  readonly rows: readonly Omit<PlannedRow, 'moulding'>[];
+  /** Of all rows; of each kind only so many are shown. */
+  readonly counts: Readonly<Record<PlannedRow<never>['does'], number>>;
+  /** Every change of cost, in whole percent. */
+  readonly jumps: readonly number[];
+  readonly rows: readonly Omit<PlannedRow<never>, 'item'>[];
 }
 
 export interface RackPieceView extends ListedPiece {

@@ -205,6 +205,7 @@ export type ShopIssue =
   | 'edition-scheduled'
   | 'edition-past'
   | 'edition-begun'
+  | 'edition-first'
   | 'break-row'
   | 'refund-above-paid'
   | 'write-off-early'
@@ -271,6 +272,7 @@ export type ShopIssue =
   | 'fault';
 /** What is wrong with a line of a supplier’s list. */
 export type ListIssue =
+  | 'list-workbook'
   | 'list-nothing'
   | 'list-binary'
   | 'list-columns'

@@ -1,6 +1,6 @@
 /** Boards, glazing and backing that every shop starts with. Mouldings come from a supplier's list. */
 import type { Tx } from '@/db/client';
-import { insertEdition, putMaterial } from '@/db/queries/books';
+import { insertEdition, putMaterials } from '@/db/queries/books';
 import type { By } from '@/db/queries/rows';
 import type { Backing, Glazing, ReadyMade, SheetMaterial } from '@/core/materials';
 import { type Length, type Unit, inches, mm, toMm } from '@/core/units/length';
@@ -221,6 +221,10 @@ export async function firstBooks(tx: Tx, { at, by, unit, tax }: FirstBooks): Pro
   });
   const lists = startingLists(unit);
   for (const kind of ['mat', 'glazing', 'backing', 'ready-made'] as const)
-    for (const [index, one] of lists[kind].entries()) await putMaterial(tx, edition, kind, one, index);
+    await putMaterials(
+      tx,
+      edition,
+      lists[kind].map((spec, position) => ({ kind, spec, position })),
+    );
   return edition;
 }

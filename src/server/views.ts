@@ -1,5 +1,5 @@
 /** What the screens are shown: queries put together into views. */
-import type { BoardView, CustomerView, FoundView, ImportPreview, JobView, OrderView, ShopView } from '@/contract/views';
+import type { BoardView, CustomerView, FoundView, JobView, OrderView, ShopView } from '@/contract/views';
 import { calendarOf } from '@/contract/settings';
 import { type Agreed, withWorkings, withoutMoney } from '@/core/agreed';
 import { type Worked, proposedKept } from '@/core/ledger/kept';
@@ -8,7 +8,6 @@ import { NOTHING } from '@/core/units/money';
 import { termsOf } from '@/db/queries/ledger';
 import { accountOf, paidOf } from './ledger';
 import { measuresOf } from '@/core/jobs/as-built';
-import { planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
 import { jobState, nextStep } from '@/core/route/state';
 import {
   type StepRow,
@@ -37,7 +36,6 @@ import { instructed } from './instructed';
 import { plannedOf } from './planned';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
-import { inSlices } from './slices';
 import type { CounterViewer, Viewer } from './access';
 import type { ShopData, AppContext } from './app-context';
 
@@ -247,14 +245,3 @@ export const findCustomersView = ({ app }: CounterViewer, text: string): Promise
   findCustomers(app.db, text.slice(0, 80));
 
 /** What a supplier's list would do to the books, without doing it. */
-export async function previewImport({ app }: Viewer<'owner'>, text: string): Promise<ImportPreview> {
-  const list = await inSlices(readingMouldingList(text));
-  const books = await app.books();
-  const plan = await inSlices(planningImport(list, books?.lists.mouldings ?? []));
-  return {
-    edition: books?.prices.edition ?? 0,
-    issues: list.issues,
-    ignored: list.ignored,
-    rows: plan.map(({ moulding: _moulding, ...row }) => row),
-  };
-}

@@ -27,9 +27,20 @@ export function ServerState({ children }: { children: ReactNode }) {
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
 
+async function answered<T>(url: string, signal: AbortSignal): Promise<T> {
+  const answer = await ask<T>(url, { signal });
+  if (!answer.ok) throw new NotAnswered(answer.issues);
+  return answer.value;
+}
+
 export interface View<T> {
   readonly view: T;
   readonly refresh: () => Promise<T | undefined>;
+}
+
+/** A view that did not come with the page: undefined until it is there. */
+export function useLateView<T>(url: string, cares: readonly string[]): T | undefined {
+  return useQuery<T>({ queryKey: [url], meta: { cares }, queryFn: ({ signal }) => answered<T>(url, signal) }).data;
 }
 
 /**
@@ -42,11 +53,7 @@ export function useView<T>(url: string, first: T, cares: readonly string[]): Vie
     queryKey: [url],
     meta: { cares },
     initialData: first,
-    queryFn: async ({ signal }) => {
-      const answer = await ask<T>(url, { signal });
-      if (!answer.ok) throw new NotAnswered(answer.issues);
-      return answer.value;
-    },
+    queryFn: ({ signal }) => answered<T>(url, signal),
   });
   // A page that was gone to again brings a newer one along.
   useEffect(() => {

@@ -90,7 +90,7 @@ describe('the door', () => {
 describe('the price list', () => {
   it('takes all or nothing, and not on books that changed since the preview', async () => {
     const edition = (await app.books())!.prices.edition;
-    const import_ = (text: string, at: number) => app.command('import-mouldings', { text, edition: at, file: 'x.csv' });
+    const import_ = (text: string, at: number) => app.command('import-list', { text, edition: at, file: 'x.csv' });
     expect(codes(await import_(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'), edition))).toBe('list-refused');
     expect(codes(await import_(CLEAN_LIST, edition - 1))).toBe('books-stale');
     expect((await app.books())!.lists.mouldings).toHaveLength(64);

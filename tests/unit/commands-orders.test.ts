@@ -23,11 +23,11 @@ describe('from quote to order', () => {
     const view = await viewOf(order.orderId);
     expect([view.agreed!.total, view.agreed!.deposit]).toEqual([TOTAL, 9400]);
     const list = CLEAN_LIST.replace('120,4.20,ft', '120,9.90,ft');
-    await must(app.command('import-mouldings', { text: list, edition: 2, file: 'dearer.csv' }));
+    await must(app.command('import-list', { text: list, edition: 2, file: 'dearer.csv' }));
     const later = await viewOf(order.orderId);
     expect(later.pieces[0]!.agreed!.price!.price).toBe(17300);
     await must(
-      app.command('import-mouldings', {
+      app.command('import-list', {
         text: CLEAN_LIST,
         edition: 3,
         file: 'back.csv',
@@ -84,7 +84,7 @@ describe('from quote to order', () => {
     const edition = (await app.books())!.prices.edition;
     const list = CLEAN_LIST;
     const dearer = list.replace('120,4.20,ft', '120,9.90,ft');
-    await must(app.command('import-mouldings', { text: dearer, edition, file: 'dearer.csv' }));
+    await must(app.command('import-list', { text: dearer, edition, file: 'dearer.csv' }));
     const view = await viewOf(holding.orderId);
     expect([view.held, view.expired]).toEqual([true, false]);
     const accept = (order: { orderId: string }, revision = 1) =>
@@ -103,7 +103,7 @@ describe('from quote to order', () => {
     expect((await viewOf(expiring.orderId)).expired).toBe(true);
     expect(codes(await accept(expiring))).toBe('price-changed');
     app.clock.at = then;
-    await must(app.command('import-mouldings', { text: list, edition: edition + 1, file: 'back.csv' }));
+    await must(app.command('import-list', { text: list, edition: edition + 1, file: 'back.csv' }));
   });
 
   it.each([

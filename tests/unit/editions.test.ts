@@ -63,7 +63,7 @@ describe('prices', () => {
         }),
       ),
     ).toBe('edition-scheduled');
-    expect(codes(await shop.app.command('import-mouldings', { text: CLEAN_LIST, edition: 2, file: 'again.csv' }))).toBe(
+    expect(codes(await shop.app.command('import-list', { text: CLEAN_LIST, edition: 2, file: 'again.csv' }))).toBe(
       'edition-scheduled',
     );
     goTo('2031-06-01');
@@ -292,7 +292,7 @@ describe('an edition', () => {
   it('can be looked up again with all it said: rules and materials', async () => {
     await must(set({ labourPerHour: '60.00' }));
     const dearer = CLEAN_LIST.replace('120,4.20,ft', '120,9.90,ft');
-    await must(shop.app.command('import-mouldings', { text: dearer, edition: 3, file: 'dearer.csv' }));
+    await must(shop.app.command('import-list', { text: dearer, edition: 3, file: 'dearer.csv' }));
     const cost = async (edition: number) => {
       const books = (await readBooks(shop.app.db, edition))!;
       return [books.prices.labourPerHour, books.catalogue.mouldings.get('MAR-31')!.cost!.amount];

@@ -50,7 +50,7 @@ beforeEach(async () => {
   app = await openApp();
   await app.setUp();
   const text = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
-  await must(app.command('import-mouldings', { text, edition: 1, file: 'clean.csv' }));
+  await must(app.command('import-list', { text, edition: 1, file: 'clean.csv' }));
   const customerId = crypto.randomUUID();
   await must(app.command('add-customer', { id: customerId, name: 'Bo', phone: '', email: '' }));
   const start = newDesign(

@@ -1,12 +1,10 @@
 // @vitest-environment happy-dom
-import fs from 'node:fs';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { Books } from '@/features/books/books';
 import { staffList } from '@/server/people';
 import { shopView } from '@/server/views';
 import { button, choose, field, press, sent, shopOfFile, show, type } from '../screens';
-import { CLEAN_LIST } from '../stocked';
 
 const shop = shopOfFile();
 const books = async (owner = true) => {
@@ -107,58 +105,5 @@ describe('the price list', () => {
     expect(rows()).toBeLessThan(all);
     type('Search the price list', 'no such words');
     await screen.findByText('No moulding has these words.');
-  });
-});
-
-describe('a list that comes in', () => {
-  const importing = async () => {
-    await books();
-    press('Import a list');
-    await screen.findByRole('heading', { name: 'Import a list' });
-  };
-  const give = (text: string, name = 'list.csv') => {
-    const file = new File([text], name, { type: 'text/csv' });
-    fireEvent.change(field('The list as CSV'), { target: { files: [file] } });
-  };
-
-  it('is looked at first: what it would add, change and leave; then taken whole', async () => {
-    await importing();
-    give(CLEAN_LIST.replace('120,4.20,ft', '120,4.60,ft'));
-    press(await screen.findByRole('button', { name: 'Take all 1' }).then(() => 'Take all 1'));
-    const status = await screen.findByText(/0 added, 1 changed/);
-    expect(status.textContent).toContain('Edition');
-    const changed = (await shopView(shop().app.viewer()))!.lists.mouldings.filter((one) => one.cost?.amount === '4.60');
-    expect(changed.length).toBeGreaterThan(0);
-  });
-
-  it('with a bad row is refused whole, each reason in its row, and can be filtered', async () => {
-    await importing();
-    const before = (await prices()).edition;
-    give(fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
-    await screen.findByText(/17 rows are refused/);
-    expect(screen.queryByRole('button', { name: /^Take all/ })).toBeNull();
-    const table = within(screen.getByRole('table'));
-    const all = table.getAllByRole('row').length;
-    fireEvent.click(button(/^17.*refused/));
-    await waitFor(() => expect(table.getAllByRole('row')).toHaveLength(18));
-    expect(all).toBeGreaterThan(18);
-    expect((await prices()).edition).toBe(before);
-  });
-
-  it.each([
-    ['nothing in it', '', /empty|header|columns|row/i],
-    ['another kind of file', '\u0000\u0001PNG', /column|header|row|read/i],
-  ])('that is %s is said to be so', async (_what, text, why) => {
-    await importing();
-    give(text);
-    await screen.findAllByText(why, { selector: 'p' });
-    expect(screen.queryByRole('button', { name: /^Take all/ })).toBeNull();
-  });
-
-  it('that is too large is not sent at all', async () => {
-    await importing();
-    give('x'.repeat(2_000_001), 'huge.csv');
-    await screen.findByText(/huge\.csv/, { selector: 'p' });
-    expect(shop().served.asked).toEqual([]);
   });
 });

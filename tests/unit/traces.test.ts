@@ -126,12 +126,12 @@ describe('what is kept of every command', () => {
     await give('set-group-rule', { edition: 9, group: 'mat', rule: { school: 'cost-up', markup: '4.5' } });
     await give('set-group-rule', { edition: 2, group: 'mat', rule: { school: 'cost-up', markup: '4.5' } });
     await give('set-group-rule', { edition: 3, group: 'mat', rule: { school: 'cost-up', markup: '4.0' } });
-    await give('import-mouldings', { text: CLEAN_LIST, edition: 1, file: 'stale.csv' });
-    await give('import-mouldings', { text: CLEAN_LIST, edition: 4, file: 'same.csv' });
+    await give('import-list', { text: CLEAN_LIST, edition: 1, file: 'stale.csv' });
+    await give('import-list', { text: CLEAN_LIST, edition: 4, file: 'same.csv' });
     const dearer = CLEAN_LIST.replace('120,4.20,ft', '120,9.90,ft');
-    await give('import-mouldings', { text: dearer, edition: 4, file: 'dearer.csv' });
-    await give('import-mouldings', { text: CLEAN_LIST, edition: 5, file: 'back.csv' });
-    await give('import-mouldings', { text: 'Code\nX\n', edition: 6, file: 'bad.csv' });
+    await give('import-list', { text: dearer, edition: 4, file: 'dearer.csv' });
+    await give('import-list', { text: CLEAN_LIST, edition: 5, file: 'back.csv' });
+    await give('import-list', { text: 'Code\nX\n', edition: 6, file: 'bad.csv' });
     await asBefore('people');
   });
 

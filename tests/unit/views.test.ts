@@ -1,3 +1,4 @@
+import { previewList } from '@/server/list-views';
 import fs from 'node:fs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '@demo/seed';
@@ -8,15 +9,7 @@ import { money } from '@/core/units/money';
 import { workOut } from '@/core/work-out';
 import { dayOf, daysAfter } from '@/server/clock';
 import { readText } from '@/server/http';
-import {
-  boardView,
-  findCustomersView,
-  findOrdersView,
-  jobView,
-  orderView,
-  previewImport,
-  shopView,
-} from '@/server/views';
+import { boardView, findCustomersView, findOrdersView, jobView, orderView, shopView } from '@/server/views';
 import { staffByName } from '@/db/queries/staff';
 import { type TestApp, openApp } from '../app';
 
@@ -135,10 +128,10 @@ describe('finding', () => {
 describe('a list looked at before it is taken', () => {
   it('changes nothing, and says what each row would do', async () => {
     const before = await app.db.query('SELECT count(*)::int AS n FROM moulding');
-    const preview = await previewImport(app.viewer(), fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
-    const count = (does: string) => preview.rows.filter((row) => row.does === does).length;
+    const preview = await previewList(app.viewer(), 'mouldings', fs.readFileSync('samples/mouldings-bad.csv', 'utf8'));
+    const count = (does: keyof typeof preview.counts) => preview.counts[does];
     expect([count('add'), count('change'), count('refuse'), count('same')]).toEqual([2, 1, 17, 0]);
-    const same = await previewImport(app.viewer(), fs.readFileSync('demo/mouldings.csv', 'utf8'));
+    const same = await previewList(app.viewer(), 'mouldings', fs.readFileSync('demo/mouldings.csv', 'utf8'));
     expect(same.rows.every((row) => row.does === 'same')).toBe(true);
     expect(await app.db.query('SELECT count(*)::int AS n FROM moulding')).toEqual(before);
   });

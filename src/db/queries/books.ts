@@ -2,11 +2,12 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, readyMadeSchema, sheetSchema } from '@/core/design/common-schema';
 import type { DefaultMaterials } from '@/core/design/design';
-import { type Listed } from '@/core/supplier-list/moulding-list';
+import { type ColumnMap, type ListName, columnMapSchema } from '@/core/supplier-list/names';
+import type { Listed } from '@/core/supplier-list/moulding-list';
 import { type Backing, type Glazing, PROFILES, type ReadyMade, type SheetMaterial, TIMBERS } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
 import { length } from '@/core/units/length';
-import type { Queries, Tx } from '../client';
+import type { Db, Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';
 
 const shopRow = z.object({ name: z.string(), home_unit: z.enum(['in', 'mm']), demo: z.boolean() });
@@ -54,6 +55,9 @@ export const newestEdition = async (db: Queries) =>
   readRow(editionRow, await db.query(`${EDITION} ORDER BY e.number DESC LIMIT 1`));
 export const editionByNumber = async (db: Queries, number: number) =>
   readRow(editionRow, await db.query(`${EDITION} AND e.number = $1`, [number]));
+/** The one that was in the books before that one was made. */
+export const editionBefore = async (db: Queries, number: number) =>
+  readRow(editionRow, await db.query(`${EDITION} AND e.number < $1 ORDER BY e.number DESC LIMIT 1`, [number]));
 export const listEditions = async (db: Queries, most: number) =>
   readRows(editionRow, await db.query(`${EDITION} ORDER BY e.number DESC LIMIT $1`, [most]));
 
@@ -198,26 +202,73 @@ export async function mouldingPlaces(db: Queries): Promise<Map<string, number>> 
   return new Map(rows.map((row) => [row.code, row.position]));
 }
 
+/**
+ * Writes into `next` what `edition` changed as it was before it; what it brought is gone. A page of places at a time,
+ * so that nobody waits long.
+ */
+export async function putBack(db: Db, edition: number, next: number): Promise<void> {
+  for (const table of ['moulding', 'material'] as const) {
+    const columns = TABLE_COLUMNS[table];
+    const last = (await db.query<{ last: number | null }>(`SELECT max(position) AS last FROM ${table}`))[0]?.last ?? -1;
+    for (let from = 0; from <= last; from += PAGE) {
+      await db.transaction((tx) =>
+        tx.query(
+          `INSERT INTO ${table} (${columns}, position, edition, gone)
+           SELECT ${columns}, position, $2::int, fresh OR gone FROM (
+             SELECT DISTINCT ON (m.code) m.*, m.edition = $1 AS fresh FROM ${table} m
+               JOIN price_edition e ON e.number = m.edition AND e.state = 'made'
+              WHERE m.edition <= $1 AND m.position >= $3 AND m.position < $4
+                AND EXISTS (SELECT 1 FROM ${table} c WHERE c.code = m.code AND c.edition = $1)
+              ORDER BY m.code, (m.edition = $1), m.edition DESC) AS before`,
+          [edition, next, from, from + PAGE],
+        ),
+      );
+    }
+  }
+}
+const TABLE_COLUMNS = {
+  moulding: `code, name, supplier, face_width, rabbet_width, rabbet_depth, height, material, profile, finish, colour,
+             stick, cost, cost_per, unit`,
+  material: 'code, kind, spec',
+} as const;
+
+/** How this supplier names the columns of that list from now on. */
+export const rememberColumns = (tx: Tx, supplier: string, list: ListName, columns: ColumnMap) =>
+  tx.query(
+    `INSERT INTO list_columns (supplier, list, columns) VALUES ($1, $2, $3)
+     ON CONFLICT (supplier, list) DO UPDATE SET columns = EXCLUDED.columns`,
+    [supplier, list, JSON.stringify(columns)],
+  );
+const rememberedRow = z.object({ supplier: z.string(), columns: columnMapSchema });
+export const columnsRemembered = async (db: Queries, list: ListName) =>
+  readRows(
+    rememberedRow,
+    await db.query('SELECT supplier, columns FROM list_columns WHERE list = $1 ORDER BY supplier LIMIT 500', [list]),
+  );
+
 const MATERIAL_KINDS = ['mat', 'glazing', 'backing', 'ready-made'] as const;
 type MaterialKind = (typeof MATERIAL_KINDS)[number];
 const materialRow = z.object({ code: z.string(), kind: z.enum(MATERIAL_KINDS), spec: z.unknown() });
 
-/** Writes a material into an edition: a new one, or what it becomes with it. */
-export async function putMaterial(
-  tx: Tx,
-  edition: number,
-  kind: MaterialKind,
-  spec: SheetMaterial | ReadyMade,
-  position: number,
-): Promise<void> {
-  await tx.query('INSERT INTO article (code, kind) VALUES ($1, $2) ON CONFLICT DO NOTHING', [spec.code, kind]);
-  await tx.query('INSERT INTO material (code, kind, spec, position, edition) VALUES ($1, $2, $3, $4, $5)', [
-    spec.code,
-    kind,
-    JSON.stringify(spec),
-    position,
-    edition,
-  ]);
+export interface PlacedMaterial {
+  readonly kind: MaterialKind;
+  readonly spec: SheetMaterial | ReadyMade;
+  readonly position: number;
+}
+/** Writes materials into an edition in one statement: new ones, and what others become with it. */
+export async function putMaterials(tx: Tx, edition: number, list: readonly PlacedMaterial[]): Promise<void> {
+  const codes = list.map(({ spec }) => spec.code);
+  const kinds = list.map(({ kind }) => kind);
+  await tx.query(
+    'INSERT INTO article (code, kind) SELECT * FROM unnest($1::text[], $2::text[]) ON CONFLICT DO NOTHING',
+    [codes, kinds],
+  );
+  await tx.query(
+    `INSERT INTO material (code, kind, spec, position, edition)
+     SELECT code, kind, spec::jsonb, position, $5::int
+       FROM unnest($1::text[], $2::text[], $3::text[], $4::int[]) AS one (code, kind, spec, position)`,
+    [codes, kinds, list.map(({ spec }) => JSON.stringify(spec)), list.map(({ position }) => position), edition],
+  );
 }
 
 /** What kind of thing each of these codes is in the books, of those that are there. */

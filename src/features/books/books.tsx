@@ -13,7 +13,9 @@ import { PriceList } from './price-list';
 import { PriceRules } from './price-rules';
 import { useHydrated } from '@/ui/use-hydrated';
 
-const ImportList = dynamic(() => import('./import-list').then((file) => file.ImportList), { loading: () => null });
+const ImportList = dynamic(() => import('./import/import-list').then((file) => file.ImportList), {
+  loading: () => null,
+});
 
 interface BooksView {
   readonly shop: ShopView;
@@ -36,7 +38,7 @@ export function Books({ owner, first }: { first: BooksView; owner: boolean }) {
       ),
     );
   }, [mouldings, text]);
-  if (importing) return <ImportList onClose={() => setImporting(false)} />;
+  if (importing) return <ImportList list="mouldings" onClose={() => setImporting(false)} />;
   return (
     <main className={styles.books}>
       <header>
@@ -56,6 +58,9 @@ export function Books({ owner, first }: { first: BooksView; owner: boolean }) {
         </a>
         <a className={styles.export} href="/api/v1/export/mouldings.csv">
           {BOOKS.export}
+        </a>
+        <a className={styles.export} href="/api/v1/export/mouldings.xlsx" aria-label={BOOKS.exportWorkbook}>
+          {BOOKS.workbook}
         </a>
         {owner && (
           <Button variant="contained" onClick={() => setImporting(true)}>

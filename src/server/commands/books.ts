@@ -1,35 +1,24 @@
-/** The books change by editions: a supplier's list, all rows or none; a rule of price. */
-import { type PlannedRow, planningImport, readingMouldingList } from '@/core/supplier-list/moulding-list';
+/** The books change by editions: a rule of price, all prices from a day on, boards and glass by hand. */
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import {
   type EditionContent,
-  type PlacedMoulding,
   articleKinds,
-  beginEdition,
-  dropEdition,
   editionByNumber,
   insertEdition,
   listMaterials,
-  listMouldings,
-  makeEdition,
   materialPlaces,
-  mouldingPlaces,
   newestEdition,
-  putMaterial,
-  putMouldings,
+  putMaterials,
   retireMaterial,
   withdrawEdition,
 } from '@/db/queries/books';
 import type { Payload } from '@/contract/commands';
-import type { Db, Queries, Tx } from '@/db/client';
+import type { Queries, Tx } from '@/db/client';
 import { dayOf } from '../clock';
-import type { Handler, Readying } from '../door';
-import { inSlices } from '../slices';
+import type { Handler } from '../door';
 
 /** A cell that a spreadsheet would run: kept out of every name. */
 const FORMULA = /^[=+\-@\t]/;
-/** Rows written at a time: a slice takes a few ms, and whoever else asks comes in between. */
-const SLICE = 500;
 
 /**
  * What a new edition is a change of: the newest one. Refused when it is not the one that was seen, or when it only
@@ -43,75 +32,6 @@ export async function nextFrom(db: Queries, seen: number, starts: string): Promi
   if (newest.number !== seen) return bad(issue('books-stale', { seen, now: newest.number }));
   return good({ prices: newest.prices, house: newest.house });
 }
-
-/** A list that lies in an edition of its own, where nobody sees it yet. */
-interface Filled {
-  readonly edition: number;
-  readonly from: number;
-  readonly added: number;
-  readonly changed: readonly { readonly code: string; readonly changes: PlannedRow['changes'] }[];
-}
-
-async function fill(db: Db, edition: number, todo: readonly PlannedRow[]): Promise<void> {
-  const places = await mouldingPlaces(db);
-  let next = Math.max(-1, ...places.values()) + 1;
-  const placed = todo.map((row): PlacedMoulding => ({
-    moulding: row.moulding!,
-    position: places.get(row.code) ?? next++,
-  }));
-  for (let at = 0; at < placed.length; at += SLICE) {
-    await db.transaction((tx) => putMouldings(tx, edition, placed.slice(at, at + SLICE)));
-  }
-}
-
-export const readyImport: Readying<'import-mouldings'> = async (payload, { app: { db }, now, by }) => {
-  const base = await nextFrom(db, payload.edition, dayOf(now));
-  if (!base.ok) return base;
-  const list = await inSlices(readingMouldingList(payload.text));
-  if (list.issues.length > 0) return bad(...list.issues);
-  const plan = await inSlices(planningImport(list, await listMouldings(db, payload.edition)));
-  const refused = plan.filter((row) => row.does === 'refuse');
-  if (refused.length > 0) return bad(issue('list-refused', { rows: refused.length, first: refused[0]!.row }));
-  const todo = plan.filter((row) => row.does === 'add' || row.does === 'change');
-  if (todo.length === 0) return bad(issue('list-unchanged'));
-  const next = { ...base.value, at: now, by, why: `list ${payload.file}`, starts: dayOf(now) };
-  const edition = await db.transaction((tx) => beginEdition(tx, next));
-  try {
-    await fill(db, edition, todo);
-  } catch (error) {
-    await db.transaction((tx) => dropEdition(tx, edition)).catch(() => undefined);
-    throw error;
-  }
-  const filled: Filled = {
-    edition,
-    from: payload.edition,
-    added: todo.filter((row) => row.does === 'add').length,
-    changed: todo.filter((row) => row.does === 'change').map(({ code, changes }) => ({ code, changes })),
-  };
-  return good(filled);
-};
-
-/** Makes the list's edition the newest, unless another came first; then it stays unseen for good. */
-export const importMouldings: Handler<'import-mouldings'> = async (tx, { edition, file }, { now, ready }) => {
-  const filled = ready as Filled;
-  const current = (await newestEdition(tx))?.number ?? 0;
-  if (current !== edition || filled.edition < current || !(await makeEdition(tx, filled.edition, now)))
-    return bad(issue('books-stale', { seen: edition, now: current }));
-  const { added, changed } = filled;
-  return good({
-    result: { edition: filled.edition, added, changed: changed.length },
-    audit: [
-      {
-        what: 'mouldings imported',
-        entity: 'books',
-        entityId: String(filled.edition),
-        before: { edition: current },
-        after: { edition: filled.edition, file, added, changed },
-      },
-    ],
-    touched: ['books'],
-  });
-};
 
 export const setGroupRule: Handler<'set-group-rule'> = async (tx, { edition, group, rule }, { now, by }) => {
   const base = await nextFrom(tx, edition, dayOf(now));
@@ -251,7 +171,8 @@ export const changeSheets: Handler<'change-sheets'> = async (tx, payload, { now,
   const next = await insertEdition(tx, { ...base.value, at: now, by, why: names.slice(0, 120), starts: dayOf(now) });
   const places = await materialPlaces(tx);
   let last = Math.max(-1, ...places.values());
-  for (const { kind, spec } of put) await putMaterial(tx, next, kind, spec, places.get(spec.code) ?? (last += 1));
+  const placed = put.map(({ kind, spec }) => ({ kind, spec, position: places.get(spec.code) ?? (last += 1) }));
+  await putMaterials(tx, next, placed);
   for (const code of gone) await retireMaterial(tx, next, code);
   return good({
     result: { edition: next },

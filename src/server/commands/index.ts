@@ -1,7 +1,8 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
 import { finalCheck, hold, moveStep, release } from './bench';
-import { changeSheets, importMouldings, readyImport, setGroupRule, setPrices, takeBackEdition } from './books';
+import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
+import { importList, readyImport, readyUndo, undoEdition } from './lists';
 import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { handOver } from './hand-over';
@@ -63,7 +64,8 @@ export const handlers: Handlers = {
   hold,
   release,
   'hand-over': handOver,
-  'import-mouldings': importMouldings,
+  'import-list': importList,
+  'undo-edition': undoEdition,
   'set-group-rule': setGroupRule,
   'set-prices': setPrices,
   'change-sheets': changeSheets,
@@ -84,7 +86,8 @@ export const readyings: Readyings = {
   'add-staff': readyPin,
   're-admit-person': readyPin,
   'change-pin': readyChange,
-  'import-mouldings': readyImport,
+  'import-list': readyImport,
+  'undo-edition': readyUndo,
   refund: readyRefund,
   'count-till': readyCount,
 };

@@ -5,6 +5,7 @@ import { type Sentences } from './sentence';
 export const LIST: Sentences<ListIssue> = {
   'list-nothing': () => 'The file is empty.',
   'list-binary': () => 'This is not a text file. Save the list as CSV first.',
+  'list-workbook': () => 'This workbook cannot be read. Save it anew as .xlsx, without a password, or as CSV.',
   'list-columns': ({ f }) => `The first row must name the columns. Missing: ${f.missing}.`,
   'list-column-twice': ({ f }) => `The column ${f.column} is there twice.`,
   'list-rows': ({ f }) => `${f.rows} rows are more than the ${f.most} that are read at once. Split the file.`,

@@ -72,6 +72,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'code-twice': ({ f }) => `${f.code} stands here twice.`,
   'article-needed': ({ f }) => `${f.code} is what new orders begin with: choose another for that first.`,
   'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
+  'edition-first': () => 'Before the first edition there is nothing to go back to.',
   'edition-begun': ({ f }) =>
     `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,
   'break-row': ({ f }) => `“${f.read}” is not a break: a count and a percent, such as 5 10.`,

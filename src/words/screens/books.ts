@@ -6,6 +6,8 @@ export const BOOKS = {
   searchLong: 'Search the price list',
   interface: 'Open interface',
   export: 'Export as CSV',
+  workbook: 'XLSX',
+  exportWorkbook: 'Export as XLSX',
   import: 'Import a list',
   columns: [
     { name: 'Profile', unseen: true as const },
@@ -64,12 +66,34 @@ export const RULES = {
 } as const;
 
 export const IMPORT = {
-  head: 'Import a list',
+  heads: {
+    mouldings: 'Import a list of mouldings',
+    mats: 'Import a list of mats',
+    glazings: 'Import a list of glass',
+    backings: 'Import a list of backs',
+  },
+  supplier: 'Supplier',
+  supplierLong: 'Supplier, so that its columns are remembered',
+  whichColumn: 'Which column is which',
+  whichSay:
+    'Left of each line is what the books need. Choose where it stands in the file, or what is the same in every row.',
+  notThere: 'not in the list',
+  sameInAll: 'the same in every row',
+  sameIs: (column: string) => `${column} in every row`,
+  missing: (columns: readonly string[]) => `Still needed: ${columns.join(', ')}`,
+  look: 'Look at it',
+  looking: 'Reading …',
+  otherColumns: 'Change the columns',
+  jumpOver: (percent: number) => `cost moves more than ${percent} %`,
+  jumpLimit: 'Cost moves more than, in percent',
+  jump: (percent: number) => `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`,
+  undo: 'Take it back whole',
+  undone: (edition: number, before: number) => `Edition ${edition}: the books are as before edition ${before}.`,
   rows: 'Rows of the list',
   file: (name: string, rows: number) => `${name}, ${rows} rows`,
-  columnsOfExport: 'CSV with the columns of the export',
-  back: 'Back to the price list',
-  listAsCsv: 'The list as CSV',
+  columnsOfExport: 'CSV or XLSX, with the columns of the export or a supplier’s own',
+  back: 'Back',
+  theList: 'The list, as CSV or XLSX',
   choose: 'Choose the file',
   chooseOther: 'Choose another file',
   columns: [
@@ -88,7 +112,7 @@ export const IMPORT = {
     `${count} ${count === 1 ? 'row is' : 'rows are'} refused, so nothing is taken: a list comes in whole or not at all. Mend the file and choose it again.`,
   ignored: (columns: readonly string[]) => `Columns that are not used: ${columns.join(', ')}`,
   done: ({ edition, added, changed }: { edition: number; added: number; changed: number }) =>
-    `Edition ${edition}: ${added} added, ${changed} changed. They can be chosen at the desk now.`,
+    `Edition ${edition}: ${added} added, ${changed} changed. The desk has them now.`,
 } as const;
 
 export const INTERFACE = {

@@ -1,5 +1,4 @@
 import { LISTS as MAY } from '@/contract/access';
-import { writeMouldingList } from '@/core/supplier-list/moulding-list';
 import { writeRackList } from '@/core/cutting/rack-list';
 import type { Role } from '@/contract/commands';
 import { issue } from '@/core/issue';
@@ -8,12 +7,20 @@ import { planByNumber, planCsv } from '@/server/plans-made';
 import { type Time, journalCsv, taxCsv, trialBalanceCsv } from '@/server/ledger-csv';
 import { timeOf } from '@/server/ledger-views';
 import { problem } from '@/server/problem';
+import { listAsCsv, listAsWorkbook } from '@/server/list-views';
 import { rackPieces } from '@/server/rack-views';
 
 const WRITE: Readonly<
-  Record<keyof typeof MAY, (viewer: Viewer, number: number, time: Time) => Promise<string | undefined>>
+  Record<keyof typeof MAY, (viewer: Viewer, number: number, time: Time) => Promise<string | Uint8Array | undefined>>
 > = {
-  'mouldings.csv': async ({ app }) => writeMouldingList((await app.books())?.lists.mouldings ?? []),
+  'mouldings.csv': (viewer) => listAsCsv(viewer, 'mouldings'),
+  'mats.csv': (viewer) => listAsCsv(viewer, 'mats'),
+  'glazings.csv': (viewer) => listAsCsv(viewer, 'glazings'),
+  'backings.csv': (viewer) => listAsCsv(viewer, 'backings'),
+  'mouldings.xlsx': (viewer) => listAsWorkbook(viewer, 'mouldings'),
+  'mats.xlsx': (viewer) => listAsWorkbook(viewer, 'mats'),
+  'glazings.xlsx': (viewer) => listAsWorkbook(viewer, 'glazings'),
+  'backings.xlsx': (viewer) => listAsWorkbook(viewer, 'backings'),
   'rack.csv': async (viewer) =>
     writeRackList(await rackPieces(viewer), (await viewer.app.books())?.settings.homeUnit ?? 'in'),
   'journal.csv': (viewer, _number, time) => journalCsv(viewer, time),
@@ -25,9 +32,13 @@ const WRITE: Readonly<
   },
 };
 
-const csv = (text: string, name: string) =>
-  new Response(text, {
-    headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` },
+const WORKBOOK = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+const file = (content: string | Uint8Array, name: string) =>
+  new Response(typeof content === 'string' ? content : new Uint8Array(content), {
+    headers: {
+      'content-type': typeof content === 'string' ? 'text/csv; charset=utf-8' : WORKBOOK,
+      'content-disposition': `attachment; filename="${name}"`,
+    },
   });
 
 export const GET = route('GET /api/v1/export/[list]', async (request, viewer, { list = '' }) => {
@@ -37,6 +48,10 @@ export const GET = route('GET /api/v1/export/[list]', async (request, viewer, { 
   const known = name as keyof typeof MAY;
   const may: readonly Role[] = MAY[known];
   if (!may.includes(viewer.person.role)) return problem([issue('role-not-permitted', { role: viewer.person.role })]);
-  const text = await WRITE[known](viewer, Number(number ?? 0), timeOf(viewer.app, new URL(request.url).searchParams));
-  return text === undefined ? problem([issue('plan-unknown')]) : csv(text, list);
+  const content = await WRITE[known](
+    viewer,
+    Number(number ?? 0),
+    timeOf(viewer.app, new URL(request.url).searchParams),
+  );
+  return content === undefined ? problem([issue('plan-unknown')]) : file(content, list);
 });
