@@ -21,6 +21,7 @@ import type { Line } from '@/core/instructions/line';
 import type { StepInstructions } from '@/core/instructions/instructions';
 import type { WorkedOut } from '@/core/work-out';
 import type { PlannedRow } from '@/core/supplier-list/list';
+import type { ListName } from '@/core/supplier-list/names';
 import type { Issue } from '@/core/issue';
 import type { Role } from './commands';
 import type { ShopSettings } from './settings';
@@ -250,6 +251,12 @@ export interface FoundView {
   readonly paid: number;
   /** Every piece has passed its final check. */
   readonly ready: boolean;
+}
+/** The lists of the books cell by cell: the columns' names, then every row. */
+export interface ListTablesView {
+  readonly edition: number;
+  readonly home: Unit;
+  readonly tables: Readonly<Record<ListName, readonly (readonly string[])[]>>;
 }
 export interface ImportPreview {
   readonly edition: number;

@@ -1,8 +1,8 @@
 /** Lists of materials as they are looked at before they are taken, and as they go out. */
-import type { ImportPreview } from '@/contract/views';
+import type { ImportPreview, ListTablesView } from '@/contract/views';
 import { cellsToWrite, textOfCells } from '@/core/supplier-list/list';
 import { type AnyListed, listKind } from '@/core/supplier-list/lists';
-import type { ListName } from '@/core/supplier-list/names';
+import { LIST_NAMES, type ListName } from '@/core/supplier-list/names';
 import { columnsRemembered, newestEdition } from '@/db/queries/books';
 import type { Viewer } from './access';
 import { plannedList } from './lists';
@@ -34,6 +34,15 @@ async function cells({ app }: Viewer, name: ListName) {
   const books = await app.books();
   const kind = listKind(name);
   return cellsToWrite(kind, (books?.lists[name] ?? []) as readonly AnyListed[], books?.settings.homeUnit ?? 'in');
+}
+export async function listTables(viewer: Viewer): Promise<ListTablesView> {
+  const books = await viewer.app.books();
+  const [mouldings, mats, glazings, backings] = await Promise.all(LIST_NAMES.map((name) => cells(viewer, name)));
+  return {
+    edition: books?.prices.edition ?? 0,
+    home: books?.settings.homeUnit ?? 'in',
+    tables: { mouldings: mouldings!, mats: mats!, glazings: glazings!, backings: backings! },
+  };
 }
 export const listAsCsv = async (viewer: Viewer, name: ListName): Promise<string> =>
   textOfCells(await cells(viewer, name));

@@ -2,7 +2,8 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, readyMadeSchema, sheetSchema } from '@/core/design/common-schema';
 import type { DefaultMaterials } from '@/core/design/design';
-import { type ColumnMap, type ListName, columnMapSchema } from '@/core/supplier-list/names';
+import { columnMapSchema } from '@/core/supplier-list/column-map';
+import type { ColumnMap, ListName } from '@/core/supplier-list/names';
 import type { Listed } from '@/core/supplier-list/moulding-list';
 import { type Backing, type Glazing, PROFILES, type ReadyMade, type SheetMaterial, TIMBERS } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';

@@ -9,6 +9,7 @@ import { Cash } from '@/ui/figures';
 import { RULES } from '@/words/screens/books';
 import { MATERIALS } from '@/words/screens/materials';
 import { PRICES } from '@/words/screens/prices';
+import { TABLE } from '@/words/screens/table';
 
 const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm), { loading: () => null });
 
@@ -74,7 +75,14 @@ export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owne
       <p>
         <a href="/books/materials">{MATERIALS.link}</a>
       </p>
-      {owner && <a href="/books/prices">{PRICES.link}</a>}
+      {owner && (
+        <>
+          <p>
+            <a href="/books/table">{TABLE.link}</a>
+          </p>
+          <a href="/books/prices">{PRICES.link}</a>
+        </>
+      )}
     </section>
   );
 }

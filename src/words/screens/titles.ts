@@ -6,6 +6,7 @@ export const TITLES = {
   books: 'Books',
   collect: 'Collect',
   desk: 'Desk',
+  lists: 'Lists',
   materials: 'Materials',
   matCutter: 'Mat cutter',
   openInterface: 'Open interface',
