@@ -36,6 +36,8 @@ const articleCode = line(40);
 const till = z.int().min(1).max(999);
 /** Notes and coins as they were counted: what each is worth, and how many. */
 const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: z.int().min(0).max(100_000) })).max(40);
+/** Why less than the deposit is taken. */
+const less = line(200).optional();
 /** However it is typed: letters of any case, with or without its strokes. */
 const voucherCode = z
   .string()
@@ -143,6 +145,8 @@ export const commands = {
     secret: ['was', 'pin'],
   },
   /** Whoever leaves; their sessions end, what they did keeps their name. */
+  /** Percent of a piece's price that somebody may take off without an owner. */
+  'set-discount-limit': { roles: OWNER, payload: z.object({ staffId: id, percent: z.int().min(0).max(100) }) },
   'remove-person': { roles: OWNER, payload: z.object({ staffId: id }) },
   're-admit-person': { roles: OWNER, payload: z.object({ staffId: id, pin: pinSchema }), secret: ['pin'] },
   /** Signs a person out everywhere, but not the one who asks here. */
@@ -172,7 +176,10 @@ export const commands = {
         .array(z.object({ id, design: designSchema }))
         .min(1)
         .max(40),
+      /** An owner's, where more is taken off a price than the person may. */
+      pin: pinSchema.optional(),
     }),
+    secret: ['pin'],
   },
   'accept-order': {
     roles: COUNTER,
@@ -203,10 +210,14 @@ export const commands = {
       amount,
       /** What was put on the counter; the rest is change. */
       tendered: amount.optional(),
+      less,
     }),
   },
-  'take-transfer': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, note: line(120) }) },
-  'take-voucher': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, code: voucherCode }) },
+  'take-transfer': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, note: line(120), less }) },
+  'take-voucher': {
+    roles: COUNTER,
+    payload: z.object({ orderId: id, paymentId: id, amount, code: voucherCode, less }),
+  },
   'sell-voucher': {
     roles: COUNTER,
     payload: z.object({ id, amount, means: z.enum(['cash', 'bank']), expires: day.nullable() }),
@@ -251,7 +262,7 @@ export const commands = {
       limit: z.int().min(0).max(MOST_MONEY).nullable(),
     }),
   },
-  'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount }) },
+  'ask-card': { roles: COUNTER, payload: z.object({ orderId: id, requestId: id, amount, less }) },
   /** Nobody waits for the terminal's answer any more. Should it come all the same, it counts. */
   'drop-card': { roles: COUNTER, payload: z.object({ requestId: id }) },
   'card-answer': {

@@ -31,6 +31,8 @@ export interface PersonView {
   readonly name: string;
   readonly role: Role;
   readonly active: boolean;
+  /** Percent of a price that they may take off without an owner. */
+  readonly discountLimit: number;
 }
 /** Where somebody is signed in. */
 export interface SessionView {

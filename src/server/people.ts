@@ -3,21 +3,25 @@ import { dayOf } from './clock';
 import type { PersonView, SecurityView, SettingsView } from '@/contract/views';
 import { USUAL_SETTINGS, readSettings } from '@/contract/settings';
 import { latestSettings, settingsEditions } from '@/db/queries/settings';
-import { listSessions, listStaff, securityEvents } from '@/db/queries/staff';
+import { type StaffRow, listSessions, listStaff, securityEvents } from '@/db/queries/staff';
 import { type Viewer, caller } from './access';
 import { sessionOf } from './sessions';
 
 const MOST_EVENTS = 300;
 const MOST_EDITIONS = 20;
 
+const personView = ({ discount_limit: discountLimit, ...one }: Omit<StaffRow, 'pin_hash'>): PersonView => ({
+  ...one,
+  discountLimit,
+});
 /** Who works here now. */
 export const staffList = async ({ app }: Viewer<'owner' | 'counter'>): Promise<PersonView[]> =>
-  (await listStaff(app.db)).filter((one) => one.active);
+  (await listStaff(app.db)).filter((one) => one.active).map(personView);
 
 export async function securityView({ app }: Viewer<'owner'>): Promise<SecurityView> {
   const here = (await sessionOf(app, await caller()))?.session;
   return {
-    people: await listStaff(app.db),
+    people: (await listStaff(app.db)).map(personView),
     sessions: (await listSessions(app.db)).map((one) => ({
       id: one.id,
       staffId: one.staff_id,

@@ -87,7 +87,7 @@ describe('commands', () => {
   const NOT_BENCH =
     /^(add-customer|save-quote|accept-order|cancel-order|take-cash|take-transfer|take-voucher|sell-voucher|refund|use-till|open-till|move-cash|count-till|seal-till|ask-card|drop-card|reverse-payment|hand-over)$/;
   const OWNER_ONLY =
-    /^(add-staff|remove-person|re-admit-person|change-settings|set-group-rule|set-prices|change-sheets|withdraw-edition|write-off|add-till|book-payout|change-terms|import-list|undo-edition)$/;
+    /^(add-staff|remove-person|re-admit-person|change-settings|set-group-rule|set-prices|change-sheets|withdraw-edition|write-off|add-till|book-payout|change-terms|import-list|undo-edition|set-discount-limit)$/;
   const names = Object.keys(commands) as CommandName[];
 
   it.each(names)('%s is refused to whoever it is not for, before its payload is looked at', async (name) => {

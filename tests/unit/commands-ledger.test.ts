@@ -126,6 +126,37 @@ const refundOf = (orderId: string, means: 'cash' | 'card' | 'bank' | 'vouchers',
   ...(pin === undefined ? {} : { pin }),
 });
 
+describe('less than the deposit', () => {
+  it('is taken with a reason, which stays with the payment, or by an owner', async () => {
+    await must(app.command('add-staff', { id: id(), name: 'Wim', pin: '4712', role: 'counter' }));
+    const wim = (await staffByName(app.db, 'Wim'))!;
+    const { orderId } = await shop.accepted();
+    const deposit = (await shop.viewOf(orderId)).agreed!.deposit;
+    const give = (amount: number, less?: string) =>
+      app.command(
+        'take-cash',
+        { orderId, paymentId: id(), amount, ...(less === undefined ? {} : { less }) },
+        { as: wim },
+      );
+    const ask = (amount: number) => app.command('ask-card', { orderId, requestId: id(), amount }, { as: wim });
+    expect(codes(await give(deposit - 1))).toBe('deposit-less');
+    expect(codes(await ask(deposit - 1))).toBe('deposit-less');
+    expect(codes(await give(deposit - 1, ' '))).toMatch(/^input-wrong/);
+    await must(give(2000, 'the rest on Friday'));
+    // What is there counts: the rest of the deposit needs no reason, and what follows none either.
+    expect(codes(await give(deposit - 2001))).toBe('deposit-less');
+    await must(give(deposit - 2000));
+    await must(give(100));
+    expect((await shop.viewOf(orderId)).payments.map(({ amount, note }) => [amount, note])).toEqual([
+      [2000, 'the rest on Friday'],
+      [deposit - 2000, ''],
+      [100, ''],
+    ]);
+    const owners = await shop.accepted();
+    await must(app.command('take-cash', { orderId: owners.orderId, paymentId: id(), amount: 100 }));
+  });
+});
+
 describe('a refund', () => {
   it('goes back as it came, needs an owner above the limit, and is never more than was paid', async () => {
     await must(app.command('add-staff', { id: id(), name: 'Tess', pin: '4711', role: 'counter' }));

@@ -272,6 +272,7 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
 const ELSEWHERE: Readonly<Record<string, string>> = {
   version: 'of the format, not of the piece',
   discount: 'money: on the quote and in the books',
+  overrides: 'money: on the quote and in the books',
 };
 
 /** What is not asked where there is no frame. */

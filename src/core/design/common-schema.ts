@@ -12,7 +12,7 @@ import {
 } from '../materials';
 import { PRACTICES } from '../parts/practice';
 import { TAX_GROUPS } from '../pricing/book';
-import { decimalText, itemRuleSchema } from '../pricing/rule-schema';
+import { decimalText, itemRuleSchema, percentText } from '../pricing/rule-schema';
 import { SHAPES } from '../sizing/shapes';
 import { LONGEST, type Length } from '../units/length';
 import { MOST_MONEY } from '../units/money';
@@ -300,9 +300,15 @@ export const commonFields = {
   /** With its reason and who gave it, on this piece. */
   discount: z
     .union([
-      z.object({ percent: decimalText, reason: z.string().max(200), by: z.string().max(60) }),
+      z.object({ percent: percentText, reason: z.string().max(200), by: z.string().max(60) }),
       z.object({ amount, reason: z.string().max(200), by: z.string().max(60) }),
     ])
+    .optional(),
+  /** Lines of the price that somebody set by hand, each with its reason. */
+  overrides: z
+    .array(z.object({ key: z.string().min(1).max(80), amount, reason: z.string().trim().min(1).max(200) }))
+    .max(20)
+    .refine((list) => new Set(list.map(({ key }) => key)).size === list.length, 'override-twice')
     .optional(),
   /** A plate, a hand finish, a delivery: name, money, tax group. */
   extras: z

@@ -1,13 +1,16 @@
 /** What a piece leaves the shop after its material and its minutes. For staff only. Source: handbook, prices; owner. */
 import { type Money, money, moneyFrom, sum } from '../units/money';
 import { add, mul, mustDecimal, rational, roundHalfUp } from '../units/rational';
+import { BY_HAND } from './override';
 import type { OrderPrice } from './order-price';
 import type { PiecePrice, PriceLine } from './price-line';
 
 /** What the material of a line costs the shop; undefined where its working knows no cost. One rounding, half up. */
 export function costOf({ workings }: Pick<PriceLine, 'workings'>): Money | undefined {
   let total = rational(0);
-  for (const { inputs } of workings) {
+  // A price by hand is no cost; what the line is made of stays before it.
+  for (const { inputs, formula } of workings) {
+    if (formula === BY_HAND) continue;
     const { quantity, cost } = inputs;
     if (quantity?.kind !== 'number' || cost?.kind !== 'number') return undefined;
     total = add(total, mul(mustDecimal(quantity.value), mustDecimal(cost.value)));

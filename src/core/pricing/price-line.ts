@@ -8,6 +8,8 @@ export interface PriceLine {
   /** What is counted, as text: `7.25 ft`, `55 min`. */
   readonly quantity: string;
   readonly amount: Money;
+  /** What the rules ask, where somebody priced it otherwise. */
+  readonly rule?: Money;
   readonly taxGroup: TaxGroup;
   readonly workings: readonly Working[];
 }

@@ -27,6 +27,7 @@ import {
   soldLength,
   UNIT_OF,
 } from './charge';
+import { overriding } from './override';
 import type { PiecePrice, PriceLine } from './price-line';
 
 const ruled = (rule: GroupRule, item: ItemRule | undefined): GroupRule => (item ? { ...rule, ...item } : rule);
@@ -252,7 +253,10 @@ export function pricePiece(
       workings: [fixedLine(extra.name, money(extra.amount))],
     })),
   ];
-  const lines = all.filter((line) => line !== undefined);
+  const lines = overriding(
+    all.filter((line) => line !== undefined),
+    design.overrides?.map(({ key, amount, reason }) => ({ key, amount: money(amount), reason })),
+  );
   const costed = (one: { cost?: unknown; price?: ItemRule | undefined }, rule: GroupRule) =>
     one.cost !== undefined || ruled(rule, one.price).school === 'chart';
   const missing = [

@@ -4,17 +4,24 @@ import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';
 
 const roles = z.enum(['owner', 'counter', 'bench']);
-const staffRow = z.object({ id: z.string(), name: z.string(), role: roles, pin_hash: z.string(), active: z.boolean() });
+const staffRow = z.object({
+  id: z.string(),
+  name: z.string(),
+  role: roles,
+  pin_hash: z.string(),
+  active: z.boolean(),
+  discount_limit: z.int(),
+});
 export type StaffRow = z.infer<typeof staffRow>;
 export type Person = Pick<StaffRow, 'id' | 'name' | 'role'>;
 
 export const listStaff = async (db: Queries) =>
   readRows(
     staffRow.omit({ pin_hash: true }),
-    await db.query('SELECT id, name, role, active FROM staff ORDER BY active DESC, name'),
+    await db.query('SELECT id, name, role, active, discount_limit FROM staff ORDER BY active DESC, name'),
   );
 
-const STAFF = 'SELECT id, name, role, pin_hash, active FROM staff';
+const STAFF = 'SELECT id, name, role, pin_hash, active, discount_limit FROM staff';
 export const staffByName = async (db: Queries, name: string) =>
   readRow(staffRow, await db.query(`${STAFF} WHERE lower(name) = lower($1) AND active`, [name]));
 export const staffById = async (db: Queries, id: string) =>
@@ -33,6 +40,8 @@ export const insertStaff = (tx: Tx, one: Pick<StaffRow, 'id' | 'name' | 'role' |
   ]);
 export const setStaffActive = (tx: Tx, id: string, active: boolean) =>
   tx.query('UPDATE staff SET active = $2 WHERE id = $1', [id, active]);
+export const setDiscountLimit = (tx: Tx, id: string, percent: number) =>
+  tx.query('UPDATE staff SET discount_limit = $2 WHERE id = $1', [id, percent]);
 export const setPinHash = (tx: Tx, id: string, hash: string) =>
   tx.query('UPDATE staff SET pin_hash = $2 WHERE id = $1', [id, hash]);
 

@@ -3,14 +3,18 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { PersonView } from '@/contract/views';
+import { CONCESSION } from '@/words/screens/concession';
 import { PEOPLE } from '@/words/screens/books';
 import { ROLE_NAMES } from '@/words/screens/settings';
 
+const PersonLimit = dynamic(() => import('./person-limit').then((file) => file.PersonLimit), { loading: () => null });
 const PersonForm = dynamic(() => import('./person-form').then((file) => file.PersonForm), { loading: () => null });
 
 /** Who works here. The owner adds people; each has a PIN. */
 export function People({ people, owner }: { people: readonly PersonView[]; owner: boolean }) {
   const [adding, setAdding] = useState(false);
+  const [limiting, setLimiting] = useState<string | undefined>();
+  const limited = people.find(({ id }) => id === limiting);
   return (
     <section>
       <h2>{PEOPLE.head}</h2>
@@ -18,10 +22,22 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
         {people.map((person) => (
           <div key={person.id}>
             <dt>{person.name}</dt>
-            <dd>{ROLE_NAMES[person.role]}</dd>
+            <dd>
+              {ROLE_NAMES[person.role]}
+              {owner && person.role === 'counter' && (
+                <Button
+                  variant="text"
+                  aria-label={CONCESSION.limitOf(person.name)}
+                  onClick={() => setLimiting(person.id)}
+                >
+                  {person.discountLimit} %
+                </Button>
+              )}
+            </dd>
           </div>
         ))}
       </dl>
+      {limited && <PersonLimit key={limited.id} person={limited} onDone={() => setLimiting(undefined)} />}
       {adding ? (
         <PersonForm onDone={() => setAdding(false)} />
       ) : (

@@ -113,9 +113,14 @@ function Pay({ order, balance, onTaken }: PayProps) {
   const [less, setLess] = useState<Issue>();
   /** It was taken; until the order comes anew nothing more is taken by what is typed. */
   const [taken, setTaken] = useState(false);
+  const [why, setWhy] = useState('');
   const [otherwise, setOtherwise] = useState<'bank' | 'vouchers'>();
   const [wrong, setWrong] = useState<Issue>();
   const cash = useCommand('take-cash');
+  const deposit = order.state === 'accepted' ? (order.agreed?.deposit ?? 0) : 0;
+  const typed = parseMoney(text);
+  const isLess = typed !== undefined && typed > 0 && order.paid + typed < deposit;
+  const reason = isLess && why.trim() !== '' ? { less: why.trim() } : {};
   /** The amount in the field; what is wrong with it is said beside it. */
   const amountTyped = (): number | undefined => {
     const amount = parseMoney(text);
@@ -137,7 +142,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
       setLess(given === undefined ? wrongAmount(tendered) : issue('tendered-less', { tendered: given, amount }));
       return;
     }
-    const paid = { orderId: order.id, paymentId: ids.payment, amount };
+    const paid = { orderId: order.id, paymentId: ids.payment, amount, ...reason };
     const answer = await cash.run(tendered === '' ? paid : { ...paid, tendered: given });
     if (answer.ok) {
       onTaken(given - amount);
@@ -149,7 +154,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
     const amount = amountTyped();
     if (amount === undefined) return;
     setAsking(true);
-    const asked = await askCard.run({ orderId: order.id, requestId: ids.request, amount });
+    const asked = await askCard.run({ orderId: order.id, requestId: ids.request, amount, ...reason });
     const answer = asked.ok ? await askTerminal(ids.request, acts) : asked;
     setAsking(false);
     if (answer.ok || !answer.lost) setIds(newIds());
@@ -159,6 +164,8 @@ function Pay({ order, balance, onTaken }: PayProps) {
   const open = order.openCards[0];
   if (open && !asking) return <OpenCard card={open} />;
   const busy = cash.busy || asking || taken;
+  const said = [...declined, ...cash.issues, ...askCard.issues];
+  const unexplained = said.find(({ path }) => path === 'less');
   return (
     <form
       className={styles.pay}
@@ -195,7 +202,22 @@ function Pay({ order, balance, onTaken }: PayProps) {
         }}
       />
       <Change text={text} tendered={tendered} />
-      <Trouble issues={[...declined, ...cash.issues, ...askCard.issues]} />
+      {isLess && (
+        <PlainField
+          name="less"
+          label={PAY.whyLess(formatMoney((deposit - order.paid) as Money))}
+          value={why}
+          most={200}
+          wrong={unexplained}
+          onEnter={() => void take()}
+          onChange={(to) => {
+            setWhy(to);
+            cash.setIssues([]);
+            askCard.setIssues([]);
+          }}
+        />
+      )}
+      <Trouble issues={said.filter((one) => one !== unexplained)} />
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={busy} onClick={() => void card()}>
           {asking ? PAY.asking : PAY.byCard}
@@ -214,7 +236,13 @@ function Pay({ order, balance, onTaken }: PayProps) {
       </div>
       <Simulated acts={acts} onActs={setActs} />
       {otherwise && (
-        <Otherwise order={order} means={otherwise} amount={amountTyped} onClose={() => setOtherwise(undefined)} />
+        <Otherwise
+          order={order}
+          means={otherwise}
+          amount={amountTyped}
+          less={reason}
+          onClose={() => setOtherwise(undefined)}
+        />
       )}
     </form>
   );

@@ -20,6 +20,8 @@ import { type Desk, type DeskStart, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
 const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
+const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
+const OwnerAllows = dynamic(() => import('./owner-allows').then((file) => file.OwnerAllows), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
@@ -90,7 +92,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const { unit } = useUnit();
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
-  const [dialog, setDialog] = useState<'customer' | 'accept' | undefined>();
+  const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
   // While a measure is missing or cannot be read, what is shown is of the last ones that could.
@@ -112,6 +114,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
 
   const { type, commit, put, build } = desk;
   const hands = useMemo(() => ({ type, commit, put, build }), [type, commit, put, build]);
+  const concede = useCallback(() => setDialog('concession'), []);
   const elsewhere = current.issues.filter(
     (issue) => !SECTIONS[open]!.paths.some((path) => issue.path?.startsWith(path)),
   );
@@ -137,9 +140,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           {desk.other && <Other desk={desk} />}
           {desk.stale && <Stale desk={desk} />}
           {!desk.stale && <Trouble issues={desk.issues} />}
+          {desk.issues[0]?.path === 'pin' && <OwnerAllows busy={desk.busy} onAllow={(pin) => void desk.save(pin)} />}
           <Trouble issues={elsewhere} />
           {order && <Held desk={desk} order={order} edition={shop.prices.edition} />}
-          {current.worked && <Tape worked={current.worked} former={former} onApply={desk.apply} />}
+          {current.worked && (
+            <Tape worked={current.worked} former={former} onApply={desk.apply} onConcession={concede} />
+          )}
         </div>
         <Totals
           piece={former ? undefined : current.worked?.price}
@@ -154,6 +160,18 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           onClose={() => setDialog(undefined)}
           onChoose={(customer) => {
             desk.putOrder('customer', customer);
+            setDialog(undefined);
+          }}
+        />
+      )}
+      {dialog === 'concession' && current.worked?.price && (
+        <Concession
+          design={piece.design}
+          lines={current.worked.price.lines}
+          onClose={() => setDialog(undefined)}
+          onDone={({ discount, overrides }) => {
+            put(['discount'], discount);
+            put(['overrides'], overrides, true);
             setDialog(undefined);
           }}
         />

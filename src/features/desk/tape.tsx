@@ -10,6 +10,7 @@ import type { Edit } from '@/core/design/edit';
 import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import { DEPTH_STEP, depthText } from '@/core/units/format-length';
+import { formatMoney } from '@/core/units/money';
 import { weightText } from '@/core/units/weight';
 import { type Working, workingText } from '@/core/working';
 import type { Hanging } from '@/core/parts/hanging';
@@ -22,6 +23,7 @@ import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
 import { figureName } from '@/words/builds';
 import { LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
+import { CONCESSION } from '@/words/screens/concession';
 import { TAPE } from '@/words/screens/desk';
 
 const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
@@ -134,6 +136,8 @@ interface TapeProps {
   /** Of measures that are no longer in the fields. */
   readonly former?: boolean;
   readonly onApply?: ((edit: Edit) => void) | undefined;
+  /** Opens what can be taken off; not given where nothing can be changed. */
+  readonly onConcession?: (() => void) | undefined;
 }
 
 function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
@@ -141,14 +145,14 @@ function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
     <Line
       key={line.key}
       name={LINE_NAMES[line.key] ?? line.key}
-      note={line.quantity}
+      note={line.rule === undefined ? line.quantity : `${line.quantity} ${CONCESSION.byRule(formatMoney(line.rule))}`}
       figure={<Cash value={line.amount} />}
       workings={line.workings}
     />
   ));
 }
 
-export const Tape = memo(function Tape({ worked, former = false, onApply }: TapeProps) {
+export const Tape = memo(function Tape({ worked, former = false, onApply, onConcession }: TapeProps) {
   const { unit } = useUnit();
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
@@ -215,6 +219,11 @@ export const Tape = memo(function Tape({ worked, former = false, onApply }: Tape
               </li>
             ))}
           </ul>
+          {onConcession && (
+            <Button variant="text" onClick={onConcession}>
+              {CONCESSION.open}
+            </Button>
+          )}
         </>
       )}
     </div>

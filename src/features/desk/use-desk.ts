@@ -57,22 +57,25 @@ export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit:
   const price = measured ? pricedOf(shown, shop) : undefined;
 
   /** Saves the quote; answers its number and revision, or undefined when it was refused (and says why). */
-  const save = useCallback(async (): Promise<{ number: number; revision: number } | undefined> => {
-    if (!measured) return void setIssues([issue('measure-first')]);
-    if (!draft.customer) return void setIssues([issue('customer-unknown')]);
-    const answer = await run(payloadOf(draft, base, draft.customer.id));
-    if (!answer.ok) {
-      if (answer.issues[0]?.code === 'order-stale') setState((before) => ({ ...before, stale: true }));
-      return undefined;
-    }
-    const { number, revision } = answer.value;
-    setState((before) => ({ ...before, base: revision, saved: draft, stale: false }));
-    keeping.current?.forget(version);
-    keep(draft.orderId, { history, active, base: revision, version: 0 });
-    if (order) router.refresh();
-    else router.replace(`/desk/${number}`);
-    return answer.value;
-  }, [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version]);
+  const save = useCallback(
+    async (pin?: string): Promise<{ number: number; revision: number } | undefined> => {
+      if (!measured) return void setIssues([issue('measure-first')]);
+      if (!draft.customer) return void setIssues([issue('customer-unknown')]);
+      const answer = await run({ ...payloadOf(draft, base, draft.customer.id), ...(pin === undefined ? {} : { pin }) });
+      if (!answer.ok) {
+        if (answer.issues[0]?.code === 'order-stale') setState((before) => ({ ...before, stale: true }));
+        return undefined;
+      }
+      const { number, revision } = answer.value;
+      setState((before) => ({ ...before, base: revision, saved: draft, stale: false }));
+      keeping.current?.forget(version);
+      keep(draft.orderId, { history, active, base: revision, version: 0 });
+      if (order) router.refresh();
+      else router.replace(`/desk/${number}`);
+      return answer.value;
+    },
+    [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version],
+  );
 
   const newest = useCallback(
     async () => (order ? await ask<OrderView>(`/api/orders/${order.number}`) : undefined),

@@ -7,7 +7,7 @@ import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { handOver } from './hand-over';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash, takeTransfer, takeVoucher } from './money';
-import { acceptOrder, saveQuote } from './orders';
+import { acceptOrder, readyQuote, saveQuote } from './orders';
 import {
   addCustomer,
   addStaff,
@@ -18,6 +18,7 @@ import {
   readyPin,
   readySetUp,
   removePerson,
+  setLimit,
   setUpShop,
 } from './people';
 import { cutPlanDone } from './plan-done';
@@ -31,6 +32,7 @@ export const handlers: Handlers = {
   'set-up-shop': setUpShop,
   'add-staff': addStaff,
   'change-pin': changePin,
+  'set-discount-limit': setLimit,
   'remove-person': removePerson,
   're-admit-person': reAdmitPerson,
   'end-sessions': endSessions,
@@ -89,5 +91,6 @@ export const readyings: Readyings = {
   'import-list': readyImport,
   'undo-edition': readyUndo,
   refund: readyRefund,
+  'save-quote': readyQuote,
   'count-till': readyCount,
 };

@@ -54,6 +54,21 @@ async function above(tx: Tx, { balance, order }: Found, amount: number): Promise
     : undefined;
 }
 
+/** Less than the deposit is taken with a reason, or by an owner. */
+function lessThanDeposit(
+  { order, account }: Found,
+  amount: number,
+  less: string | undefined,
+  { role }: Context,
+): Outcome<never> | undefined {
+  const deposit = order.state === 'accepted' ? (order.agreed?.deposit ?? 0) : 0;
+  const so = paidOf(account) + amount;
+  return so < deposit && less === undefined && role !== 'owner'
+    ? bad(issue('deposit-less', { deposit, missing: deposit - so }, 'less'))
+    : undefined;
+}
+const why = (less: string | undefined) => (less === undefined ? {} : { less });
+
 const taken = (what: string, orderId: string, balance: number, amount: number, more: AuditEntry['after']) => ({
   audit: [
     {
@@ -67,38 +82,41 @@ const taken = (what: string, orderId: string, balance: number, amount: number, m
   touched: [`order:${orderId}`, 'ledger'],
 });
 
-export const takeCash: Handler<'take-cash'> = async (tx, { orderId, paymentId, amount, tendered }, context) => {
+export const takeCash: Handler<'take-cash'> = async (tx, payload, context) => {
+  const { orderId, paymentId, amount, tendered, less } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const more = await above(tx, order.value, amount);
-  if (more) return more;
+  const refusal = (await above(tx, order.value, amount)) ?? lessThanDeposit(order.value, amount, less, context);
+  if (refusal) return refusal;
   const change = changeOf(money(tendered ?? amount), money(amount));
   if (change === undefined) return bad(issue('tendered-less', { tendered: tendered!, amount }, 'tendered'));
   const postings = await postingsFor(tx, order.value, 'cash', money(amount), context);
-  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId }, postings);
+  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note: less ?? '' }, postings);
   const { balance } = order.value;
   return good({
     result: { balance: balance - amount, ...(tendered === undefined ? {} : { change }) },
-    ...taken('cash taken', orderId, balance, amount, { paymentId }),
+    ...taken('cash taken', orderId, balance, amount, { paymentId, ...why(less) }),
   });
 };
 
 /** Money that came to the bank; booked when it is seen there. */
-export const takeTransfer: Handler<'take-transfer'> = async (tx, { orderId, paymentId, amount, note }, context) => {
+export const takeTransfer: Handler<'take-transfer'> = async (tx, payload, context) => {
+  const { orderId, paymentId, amount, note, less } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const more = await above(tx, order.value, amount);
-  if (more) return more;
+  const refusal = (await above(tx, order.value, amount)) ?? lessThanDeposit(order.value, amount, less, context);
+  if (refusal) return refusal;
   const postings = await postingsFor(tx, order.value, 'bank', money(amount), context);
   await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note }, postings);
   const { balance } = order.value;
   return good({
     result: { balance: balance - amount },
-    ...taken('transfer taken', orderId, balance, amount, { paymentId, note }),
+    ...taken('transfer taken', orderId, balance, amount, { paymentId, note, ...why(less) }),
   });
 };
 
-export const takeVoucher: Handler<'take-voucher'> = async (tx, { orderId, paymentId, amount, code }, context) => {
+export const takeVoucher: Handler<'take-voucher'> = async (tx, payload, context) => {
+  const { orderId, paymentId, amount, code, less } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
   const voucher = await lockVoucher(tx, code);
@@ -107,29 +125,32 @@ export const takeVoucher: Handler<'take-voucher'> = async (tx, { orderId, paymen
     return bad(issue('voucher-expired', { day: voucher.expires }, 'code'));
   if (voucher.left === 0) return bad(issue('voucher-used', {}, 'code'));
   if (amount > voucher.left) return bad(issue('voucher-less', { amount, left: voucher.left }, 'amount'));
-  const more = await above(tx, order.value, amount);
-  if (more) return more;
+  const refusal = (await above(tx, order.value, amount)) ?? lessThanDeposit(order.value, amount, less, context);
+  if (refusal) return refusal;
   const postings = (await postingsFor(tx, order.value, 'vouchers', money(amount), context)).map(
     (posting): BookedPosting => (posting.account === 'vouchers' ? { ...posting, voucher: voucher.id } : posting),
   );
-  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId }, postings);
+  await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note: less ?? '' }, postings);
   const { balance } = order.value;
   return good({
     result: { balance: balance - amount, left: voucher.left - amount },
-    ...taken('voucher taken', orderId, balance, amount, { paymentId, voucher: voucher.id }),
+    ...taken('voucher taken', orderId, balance, amount, { paymentId, voucher: voucher.id, ...why(less) }),
   });
 };
 
-export const askCard: Handler<'ask-card'> = async (tx, { orderId, requestId, amount }, { now, by }) => {
+export const askCard: Handler<'ask-card'> = async (tx, { orderId, requestId, amount, less }, context) => {
+  const { now, by } = context;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
   const waiting = await openCards(tx, orderId);
   if (waiting.length > 0) return bad(issue('card-waiting', { amount: waiting[0]!.amount }));
   if (amount > order.value.balance)
     return bad(issue('payment-above-balance', { amount, balance: order.value.balance }, 'amount'));
+  const refusal = lessThanDeposit(order.value, amount, less, context);
+  if (refusal) return refusal;
   await insertCard(tx, { id: requestId, order_id: orderId, kind: kindFor(order.value), amount, at: now }, by);
   return good({
-    audit: [{ what: 'card asked', entity: 'order', entityId: orderId, after: { requestId, amount } }],
+    audit: [{ what: 'card asked', entity: 'order', entityId: orderId, after: { requestId, amount, ...why(less) } }],
     touched: [`order:${orderId}`],
   });
 };

@@ -13,6 +13,7 @@ import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
 import { setSale } from '@/db/queries/ledger';
 import {
   type OrderRow,
+  type PieceRow,
   agreeOrder,
   agreePiece,
   customerById,
@@ -22,9 +23,12 @@ import {
   putPieces,
   updateQuote,
 } from '@/db/queries/orders';
+import { staffById } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '../clock';
+import { signed, withinLimit } from '../concessions';
+import { ownersPin } from '../owners-pin';
 import { standing } from '../quotes';
-import type { Context, Handler } from '../door';
+import type { Context, Handler, Readying } from '../door';
 import type { ShopData } from '../app-context';
 import { calendarOf } from '@/contract/settings';
 import { firstOpenDay, hoursOn } from '@/core/schedule/calendar';
@@ -101,13 +105,31 @@ async function invented(tx: Tx, { orderId, pieces }: Payload<'save-quote'>): Pro
   return !given.every((one) => known.some((other) => sameValue(one, other)));
 }
 
+/** Where more is taken off than a person may, an owner's PIN is looked at before the transaction. */
+export const readyQuote: Readying<'save-quote'> = ({ pin }, context) => ownersPin(pin, context);
+
+/** The pieces as they were quoted, as far as they still can be worked out. */
+function workedBefore(earlier: ReadonlyMap<string, PieceRow>, books: ShopData): ReadonlyMap<string, WorkedOut> {
+  return new Map(
+    [...earlier.values()].flatMap(({ id, quoted }) => {
+      const result = workOut(quoted, shopOf(books));
+      return result.ok ? [[id, result.value] as const] : [];
+    }),
+  );
+}
+
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
   if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
   const promise = await noPromise(tx, payload.promised, context);
   if (promise) return bad(promise);
   if (await invented(tx, payload)) return bad(issue('material-invented'));
-  const worked = await workPieces(tx, context, payload.pieces);
+  const earlier = new Map((await piecesOf(tx, payload.orderId)).map((piece) => [piece.id, piece]));
+  const name = context.by === null ? '' : ((await staffById(tx, context.by))?.name ?? '');
+  const given = payload.pieces.map(({ id, design }) => ({ id, design: signed(design, earlier.get(id)?.design, name) }));
+  const worked = await workPieces(tx, context, given);
   if (!worked.ok) return worked;
+  const allowed = await withinLimit(tx, given, worked.value.worked, workedBefore(earlier, worked.value.books), context);
+  if (!allowed.ok) return allowed;
   const priced = priceOrder(
     worked.value.worked.map((piece) => piece.price!),
     worked.value.books.prices,
@@ -115,7 +137,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   if (!priced.ok) return priced;
   const written = await writeQuote(tx, payload, context, worked.value.books);
   if (!written.ok) return written;
-  const pieces = payload.pieces.map((piece, index) => ({
+  const pieces = given.map((piece, index) => ({
     ...piece,
     quoted: freeze(worked.value.worked[index]!.resolved, worked.value.books.prices.groups),
   }));
@@ -127,7 +149,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     revision,
     customerId: payload.customerId,
     promised: payload.promised,
-    pieces: payload.pieces,
+    pieces: given,
   };
   return good({
     result: { number, revision },

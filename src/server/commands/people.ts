@@ -9,6 +9,7 @@ import {
   endSessionsOf,
   insertStaff,
   lockStaff,
+  setDiscountLimit,
   setPinHash,
   setStaffActive,
   staffById,
@@ -87,6 +88,17 @@ export const changePin: Handler<'change-pin'> = async (tx, { staffId }, { ready,
     touched: ['staff'],
     security: 'PIN changed',
     ended: await endSessionsOf(tx, staffId, session),
+  });
+};
+
+export const setLimit: Handler<'set-discount-limit'> = async (tx, { staffId, percent }) => {
+  const staff = await lockStaff(tx, staffId);
+  if (!staff?.active) return bad(issue('staff-unknown'));
+  await setDiscountLimit(tx, staffId, percent);
+  const [before, after] = [{ percent: staff.discount_limit }, { percent }];
+  return good({
+    audit: [{ what: 'discount limit set', entity: 'staff', entityId: staffId, before, after }],
+    touched: ['staff'],
   });
 };
 

@@ -24,6 +24,8 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'slack-needed': () => 'some slack is needed to hook the wire',
   'not-a-plain-number': () => 'a plain number such as 4.20, not negative',
   'no-go-backwards': () => 'a no-go zone ends before it begins',
+  'override-twice': () => 'one line is priced twice',
+  'columns-many': () => 'too many columns',
   'chart-order': () => 'each size of the chart must be larger than the one before it',
   'chart-empty': () => 'a chart has at least one step',
 };

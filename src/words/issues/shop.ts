@@ -72,6 +72,11 @@ export const SHOP: Sentences<ShopIssue> = {
   'code-twice': ({ f }) => `${f.code} stands here twice.`,
   'article-needed': ({ f }) => `${f.code} is what new orders begin with: choose another for that first.`,
   'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
+  'deposit-less': ({ cash }) =>
+    `The deposit is ${cash('deposit')}; ${cash('missing')} of it would still be missing. Say why, or let an owner take it.`,
+  'discount-reason': () => 'Say why the discount is given.',
+  'discount-needs-owner': ({ f }) =>
+    `${f.percent} % less than the rules ask is above your ${f.limit} %. An owner’s PIN allows it, for this order only.`,
   'edition-first': () => 'Before the first edition there is nothing to go back to.',
   'edition-begun': ({ f }) =>
     `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,

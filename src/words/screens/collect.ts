@@ -35,6 +35,7 @@ export const HAND_OVER = {
   notReady: (tickets: readonly string[]) => `Paid. ${tickets.join(', ')} not ready yet.`,
 } as const;
 export const PAY = {
+  whyLess: (amount: string) => `Why less than the ${amount} of the deposit?`,
   deposit: 'Deposit to take',
   balance: 'Balance to take',
   amount: 'Amount to take',

@@ -6,3 +6,6 @@ CREATE TABLE list_columns (
   columns  jsonb NOT NULL,
   PRIMARY KEY (supplier, list)
 );
+
+-- How much of a piece's price somebody may take off without an owner, in percent.
+ALTER TABLE staff ADD COLUMN discount_limit smallint NOT NULL DEFAULT 10 CHECK (discount_limit BETWEEN 0 AND 100);
