@@ -1,6 +1,7 @@
 /** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
 import type { Design, DefaultMaterials } from '@/core/design/design';
 import type { Means } from '@/core/ledger/accounts';
+import type { Afterwards } from '@/core/ledger/afterwards';
 import type { Kept } from '@/core/ledger/kept';
 import type { Money } from '@/core/units/money';
 import type { WhatIf } from '@/core/pricing/what-if-parts';
@@ -169,6 +170,8 @@ export interface OrderView {
   readonly owedBack: number;
   /** Questions to the card terminal that are not answered yet. */
   readonly openCards: readonly { readonly id: string; readonly amount: number }[];
+  /** What each piece came to so far against its quote, by its ticket. */
+  readonly afterwards: Readonly<Record<string, Afterwards>>;
   readonly jobs: readonly JobSummary[];
 }
 export interface StepView {

@@ -209,6 +209,8 @@ export type ShopIssue =
   | 'discount-needs-owner'
   | 'discount-reason'
   | 'deposit-less'
+  | 'chart-overlaps'
+  | 'chart-falls'
   | 'break-row'
   | 'refund-above-paid'
   | 'write-off-early'

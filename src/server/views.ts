@@ -2,6 +2,8 @@
 import type { BoardView, CustomerView, FoundView, JobView, OrderView, ShopView } from '@/contract/views';
 import { calendarOf } from '@/contract/settings';
 import { type Agreed, withWorkings, withoutMoney } from '@/core/agreed';
+import { partsOfTickets } from '@/db/queries/rack';
+import { afterwards } from '@/core/ledger/afterwards';
 import { type Worked, proposedKept } from '@/core/ledger/kept';
 import { type OrderAccount, beyond, heldOf, newAccount, owed } from '@/core/ledger/order-account';
 import { NOTHING } from '@/core/units/money';
@@ -28,6 +30,7 @@ import {
   orderByNumber,
   paymentsOf,
   piecesOf,
+  type PieceRow,
 } from '@/db/queries/orders';
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
@@ -87,6 +90,39 @@ const workedOn = (steps: readonly StepRow[], id: string, agreed: Agreed | null):
   };
 };
 
+/** What each piece came to so far, by its ticket. */
+async function afterwardsOf(
+  db: Queries,
+  jobs: readonly { readonly id: string; readonly ticket: string }[],
+  pieces: readonly PieceRow[],
+  steps: readonly StepRow[],
+  perHour: string,
+): Promise<OrderView['afterwards']> {
+  if (jobs.length === 0) return {};
+  const cut = await partsOfTickets(
+    db,
+    jobs.map(({ ticket }) => ticket),
+  );
+  return Object.fromEntries(
+    jobs.flatMap(({ id, ticket }) => {
+      const agreed = pieces.find((piece) => piece.id === id)?.agreed;
+      if (!agreed) return [];
+      const own = steps
+        .filter((step) => step.job_id === id)
+        .map((step) => ({
+          step: step.step,
+          planned: step.minutes,
+          done: step.state === 'done',
+          taken: minutesTaken(step),
+        }));
+      const spoiled = cut.flatMap((one) =>
+        one.ticket === ticket && one.spoiled ? [{ part: one.part, why: one.spoiled.why }] : [],
+      );
+      return [[ticket, afterwards(agreed, ticket, own, spoiled, perHour)] as const];
+    }),
+  );
+}
+
 async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: ShopData): Promise<OrderView> {
   const customer = await customerById(db, order.customer_id);
   const pieces = await piecesOf(db, order.id);
@@ -135,6 +171,7 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
         : [],
     owedBack: account ? owedBackOf(account, order.state === 'cancelled') : 0,
     openCards: cards.map(({ id, amount }) => ({ id, amount })),
+    afterwards: await afterwardsOf(db, jobs, pieces, steps, books.prices.labourPerHour),
     jobs: jobs.map((job) => ({ ticket: job.ticket, state: state(job.id), hold: job.hold })),
   };
 }

@@ -84,6 +84,7 @@ const order = (designs: Design[]): OrderView => ({
   terms: { days: null, limit: null },
   kept: [],
   openCards: [],
+  afterwards: {},
   jobs: [],
   pieces: designs.map((design, index) => ({ id: String(index), design, agreed: null })),
 });

@@ -52,14 +52,30 @@ describe('rules of price', () => {
     await books();
     await rule('Backing');
     await choose(/priced by/, 'a chart of retail prices');
-    const steps = () => screen.getByLabelText<HTMLTextAreaElement>(/one step a line/);
-    fireEvent.change(steps(), { target: { value: '40 9.00\nsixty 12.00' } });
-    press('Set');
-    await waitFor(() => expect(steps().getAttribute('aria-invalid')).toBe('true'));
-    fireEvent.change(steps(), { target: { value: '40 9.00\n30 12.00' } });
-    press('Set');
-    await waitFor(() => expect(steps().getAttribute('aria-invalid')).toBe('true'));
-    fireEvent.change(steps(), { target: { value: '40 9.00\n60 12.00' } });
+    const step = (row: number, size: string, price: string) => {
+      type(`Step ${row}, up to this size`, size);
+      type(`Step ${row}, its price`, price);
+    };
+    expect(button('Set').disabled).toBe(true);
+    step(1, '40', '9.00');
+    step(2, 'sixty', '12.00');
+    await screen.findByText(/sixty/);
+    step(2, '30', '12.00');
+    await screen.findByText(/30 does not come after 40/);
+    step(2, '60', '8.99');
+    await screen.findByText(/8\.99 is less than the 9\.00 of a smaller size/);
+    expect(button('Set').disabled).toBe(true);
+    step(2, '60', '12,00');
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    expect(screen.getByRole('img', { name: 'A curve of 2 steps: price by united inches' })).toBeTruthy();
+    const would = screen.getByText(/A 16 × 20 print would cost/).textContent;
+    step(1, '40', '10.50');
+    step(2, '60', '10.50');
+    step(3, '80', '20.00');
+    await waitFor(() => expect(screen.getByText(/A 16 × 20 print would cost/).textContent).not.toBe(would));
+    press('Remove step 3');
+    step(1, '40', '9.00');
+    step(2, '60', '12.00');
     press('Set');
     await screen.findByRole('button', { name: /^Backing: chart, 2 steps/ });
     expect((await prices()).groups.backing.chart).toEqual({

@@ -18,7 +18,8 @@ export const chartSchema = z.object({
     .refine(
       (steps) => steps.every((step, index) => index === 0 || Number(step[0]) > Number(steps[index - 1]![0])),
       'chart-order',
-    ),
+    )
+    .refine((steps) => steps.every((step, index) => index === 0 || step[1] >= steps[index - 1]![1]), 'chart-falls'),
   perExtraUnit: amountSchema.optional(),
 });
 export const itemRuleSchema = z.object({

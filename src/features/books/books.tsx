@@ -71,7 +71,7 @@ export function Books({ owner, first }: { first: BooksView; owner: boolean }) {
       <div className={styles.columns}>
         <PriceList list={list} none={mouldings.length === 0 ? BOOKS.empty : BOOKS.noneFound} />
         <aside>
-          <PriceRules prices={shop.prices} owner={owner} />
+          <PriceRules shop={shop} owner={owner} />
           <People people={people} owner={owner} />
         </aside>
       </div>

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { PersonView } from '@/contract/views';
+import styles from './books.module.css';
 import { CONCESSION } from '@/words/screens/concession';
 import { PEOPLE } from '@/words/screens/books';
 import { ROLE_NAMES } from '@/words/screens/settings';
@@ -27,6 +28,7 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
               {owner && person.role === 'counter' && (
                 <Button
                   variant="text"
+                  className={styles.limit ?? ''}
                   aria-label={CONCESSION.limitOf(person.name)}
                   onClick={() => setLimiting(person.id)}
                 >

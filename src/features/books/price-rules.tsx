@@ -16,20 +16,13 @@ const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleFor
 const says = (rule: GroupRule) =>
   rule.school === 'chart' && rule.chart ? RULES.chart(rule.chart.steps.length) : RULES.costTimes(rule.markup);
 
-export function PriceRules({ prices, owner }: { prices: ShopView['prices']; owner: boolean }) {
+export function PriceRules({ shop, owner }: { shop: ShopView; owner: boolean }) {
+  const { prices } = shop;
   const [group, setGroup] = useState<Group | undefined>();
   return (
     <section>
       <h2>{RULES.head}</h2>
-      {group && (
-        <RuleForm
-          key={group}
-          group={group}
-          rule={prices.groups[group]}
-          edition={prices.edition}
-          onClose={() => setGroup(undefined)}
-        />
-      )}
+      {group && <RuleForm key={group} group={group} shop={shop} onClose={() => setGroup(undefined)} />}
       <dl>
         {GROUPS.map((each) => (
           <div key={each}>

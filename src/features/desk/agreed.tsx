@@ -78,6 +78,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
           order={order.agreed ?? undefined}
           all={order.pieces.map((one) => one.agreed?.price)}
           floor={0}
+          after={job && order.afterwards[job.ticket]}
         />
         <div className={styles.foot}>
           {job && (

@@ -48,6 +48,7 @@ const order: OrderView = {
   terms: { days: null, limit: null },
   kept: [],
   openCards: [],
+  afterwards: {},
   jobs: [],
   pieces: [{ id: 'p', design: exampleDesign(), agreed: null }],
 };

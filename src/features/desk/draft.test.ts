@@ -134,6 +134,7 @@ describe('drafts and orders', () => {
     terms: { days: null, limit: null },
     kept: [],
     openCards: [],
+    afterwards: {},
     jobs: [],
   });
 

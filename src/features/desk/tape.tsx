@@ -6,6 +6,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
 import { type ReactNode, memo, useEffect, useState } from 'react';
 import type { Caution } from '@/core/cautions/caution';
+import type { Afterwards as Found } from '@/core/ledger/afterwards';
 import type { Edit } from '@/core/design/edit';
 import type { PiecePrice, PriceLine } from '@/core/pricing/price-line';
 import type { OrderPrice } from '@/core/pricing/order-price';
@@ -26,6 +27,7 @@ import styles from './tape.module.css';
 import { CONCESSION } from '@/words/screens/concession';
 import { TAPE } from '@/words/screens/desk';
 
+const Afterwards = dynamic(() => import('./afterwards').then((file) => file.Afterwards), { loading: () => null });
 const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
 const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
 
@@ -220,7 +222,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply, onConc
             ))}
           </ul>
           {onConcession && (
-            <Button variant="text" onClick={onConcession}>
+            <Button variant="text" className={styles.concede ?? ''} onClick={onConcession}>
               {CONCESSION.open}
             </Button>
           )}
@@ -236,6 +238,7 @@ export function Totals({
   order,
   all,
   floor,
+  after,
 }: {
   piece: WorkedOut['price'];
   order: OrderPrice | undefined;
@@ -243,6 +246,8 @@ export function Totals({
   all: readonly WorkedOut['price'][];
   /** Percent of margin below which it is warned. */
   floor: number;
+  /** What it came to so far, once it is agreed. */
+  after?: Found | undefined;
 }) {
   const [margin, setMargin] = useState(false);
   useEffect(() => onKey('m', () => setMargin((shown) => !shown)), []);
@@ -250,6 +255,7 @@ export function Totals({
   const priced = all.flatMap((one) => one ?? []);
   return (
     <>
+      {margin && after && <Afterwards found={after} />}
       {margin && piece && order && <Margin piece={piece} all={priced} order={order} floor={floor} />}
       <dl className={styles.total}>
         <div>

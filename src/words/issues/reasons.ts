@@ -26,6 +26,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'no-go-backwards': () => 'a no-go zone ends before it begins',
   'override-twice': () => 'one line is priced twice',
   'columns-many': () => 'too many columns',
+  'chart-falls': () => 'a larger size never costs less than a smaller one',
   'chart-order': () => 'each size of the chart must be larger than the one before it',
   'chart-empty': () => 'a chart has at least one step',
 };

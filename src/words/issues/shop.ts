@@ -72,6 +72,8 @@ export const SHOP: Sentences<ShopIssue> = {
   'code-twice': ({ f }) => `${f.code} stands here twice.`,
   'article-needed': ({ f }) => `${f.code} is what new orders begin with: choose another for that first.`,
   'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
+  'chart-overlaps': ({ f }) => `${f.size} does not come after ${f.before}: sizes rise from step to step.`,
+  'chart-falls': ({ cash }) => `${cash('price')} is less than the ${cash('before')} of a smaller size.`,
   'deposit-less': ({ cash }) =>
     `The deposit is ${cash('deposit')}; ${cash('missing')} of it would still be missing. Say why, or let an owner take it.`,
   'discount-reason': () => 'Say why the discount is given.',

@@ -330,6 +330,14 @@ export const MOULDINGS = {
 } as const;
 
 export const MARGIN = {
+  afterwards: 'Against the quote so far',
+  material: 'Material',
+  spoiled: (part: string) => `spoiled: ${part}`,
+  work: 'Work done',
+  timed: (timed: number, done: number) => `${timed} of ${done} steps timed, the others as planned`,
+  minutes: (now: number, quoted: number) => `${now} of ${quoted} min`,
+  more: 'More than quoted',
+  less: 'Less than quoted',
   head: 'Cost and margin, for staff',
   of: 'of',
   unknown: 'no cost known',
