@@ -148,6 +148,7 @@ export const shopView: ShopView = {
   },
   calendar: calendarOf(USUAL_SETTINGS),
   marginFloor: 30,
+  currency: '',
   today: '2031-05-05',
 };
 /** The design of the worked price example: 12 × 16, one mat 2½ all round. */

@@ -9,6 +9,10 @@ const week = z.strictObject(
   Object.fromEntries(WEEKDAYS.map((day) => [day, hours.nullable()])) as Record<Weekday, z.ZodNullable<typeof hours>>,
 );
 
+/** Whether a currency is counted in hundredths, as every amount here is. */
+const inHundredths = (code: string): boolean =>
+  new Intl.NumberFormat('en', { style: 'currency', currency: code }).resolvedOptions().maximumFractionDigits === 2;
+
 export const settingsSchema = z.strictObject({
   /** Minutes without a sign of a person until their session ends. */
   idleMinutes: z.int().min(5).max(10_080),
@@ -34,6 +38,11 @@ export const settingsSchema = z.strictObject({
   taxAtPayment: z.boolean(),
   /** What is given back above this, in whole units of money, needs an owner's PIN. */
   refundLimit: z.int().min(0).max(1_000_000),
+  /** What the amounts are in, as three letters; empty says nothing. Amounts are kept in hundredths. */
+  currency: z
+    .string()
+    .regex(/^([A-Z]{3})?$/, 'currency-code')
+    .refine((code) => !/^[A-Z]{3}$/.test(code) || inHundredths(code), 'currency-minor'),
   /** Percent of margin below which the desk warns. */
   marginFloor: z.int().min(0).max(95),
 });
@@ -62,6 +71,7 @@ export const USUAL_SETTINGS: ShopSettings = {
   pressMinutes: 60,
   taxAtPayment: false,
   refundLimit: 50,
+  currency: '',
   marginFloor: 30,
 };
 

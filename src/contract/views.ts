@@ -80,6 +80,8 @@ export interface ShopView {
   readonly calendar: Calendar;
   /** Percent of margin below which the desk warns. */
   readonly marginFloor: number;
+  /** Three letters, or nothing. */
+  readonly currency: string;
   /** The shop's day. */
   readonly today: string;
 }

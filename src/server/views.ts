@@ -58,6 +58,7 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
     lists,
     calendar,
     marginFloor: settings.marginFloor,
+    currency: settings.currency,
     today: dayOf(app.clock.now()),
   };
 }

@@ -60,6 +60,9 @@ describe('papers of money', () => {
       expect(text).toContain(part);
     expect(text).toMatch(/Still to be paid\s*92\.84/);
     expect(text).toMatch(/due Mon 19 May/);
+    const inEuro = await textOf(await receiptPaper(await shop.viewOf(sold.orderId), 'Test shop', 'in', 'EUR'));
+    expect(inEuro).toMatch(/, EUR\s*186\.84/);
+    expect(text).not.toContain('EUR');
     const unpaid = await shop.accepted();
     expect(await receiptPaper(await shop.viewOf(unpaid.orderId), 'Test shop', 'in')).toBeUndefined();
   });

@@ -87,6 +87,26 @@ describe('settings', () => {
     expect((await settingsView(shop().app.viewer())).settings.idleMinutes).toBe(45);
   });
 
+  it('name the currency, which papers then say; one without hundredths is refused beside its field', async () => {
+    await settings();
+    const before = (await settingsView(shop().app.viewer())).edition;
+    for (const [text, why] of [
+      ['jpy', /hundredths/],
+      ['e', /three letters/],
+    ] as const) {
+      type('Currency', text);
+      press('Save settings');
+      await waitFor(() =>
+        expect(document.getElementById(field('Currency').getAttribute('aria-describedby')!)!.textContent).toMatch(why),
+      );
+    }
+    expect((await settingsView(shop().app.viewer())).edition).toBe(before);
+    type('Currency', 'eur');
+    press('Save settings');
+    await screen.findByText('Saved.');
+    expect((await settingsView(shop().app.viewer())).settings.currency).toBe('EUR');
+  });
+
   it('say when the shop is open; what cannot be read stands beside its day', async () => {
     await settings();
     type('Saturday', '10-14');

@@ -152,6 +152,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           order={desk.price}
           all={shown.map((one) => one.worked?.price)}
           floor={shop.marginFloor}
+          currency={shop.currency}
         />
         <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
       </section>

@@ -239,6 +239,7 @@ export function Totals({
   all,
   floor,
   after,
+  currency = '',
 }: {
   piece: WorkedOut['price'];
   order: OrderPrice | undefined;
@@ -246,6 +247,8 @@ export function Totals({
   all: readonly WorkedOut['price'][];
   /** Percent of margin below which it is warned. */
   floor: number;
+  /** Three letters, or nothing. */
+  currency?: string;
   /** What it came to so far, once it is agreed. */
   after?: Found | undefined;
 }) {
@@ -277,7 +280,7 @@ export function Totals({
           </div>
         ))}
         <div>
-          <dt>{TAPE.orderWithTax}</dt>
+          <dt>{[TAPE.orderWithTax, currency].filter(Boolean).join(', ')}</dt>
           <dd>
             <b>{order ? <Cash value={order.total} /> : '—'}</b>
           </dd>

@@ -22,12 +22,13 @@ const MONEY: readonly Counted[] = ['refundLimit', 'marginFloor'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 
-type Typed = Record<Counted | Weekday, string>;
+type Typed = Record<Counted | Weekday | 'currency', string>;
 const typedOf = (settings: ShopSettings): Typed => ({
   ...(Object.fromEntries([...DOOR, ...KEPT, ...WAITS, ...MONEY].map((key) => [key, String(settings[key])])) as Record<
     Counted,
     string
   >),
+  currency: settings.currency,
   ...typedWeek(settings.open),
 });
 
@@ -36,7 +37,8 @@ async function outOfBounds(typed: Typed, settings: unknown): Promise<readonly Is
   const { settingsSchema } = await import('@/contract/settings');
   const checked = settingsSchema.safeParse(settings);
   if (checked.success) return [];
-  return checked.error.issues.map(({ path }) => {
+  return checked.error.issues.map(({ path, message }) => {
+    if (path[0] === 'currency') return issue('input-wrong', { reason: message }, 'currency');
     const key = String(path[0]) as Counted;
     const { minValue, maxValue } = settingsSchema.shape[key];
     return issue('setting-out', { read: typed[key], least: minValue ?? 0, most: maxValue ?? 0 }, key);
@@ -74,6 +76,7 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         ...counted,
         backUpNightly: nightly,
         taxAtPayment: atPayment,
+        currency: typed.currency.trim().toUpperCase(),
         open,
         closed,
       } as unknown as ShopSettings;
@@ -120,6 +123,9 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
             onChange={(to) => setAtPayment(to === 'payment')}
           />
           <small>{MONEY_SETTINGS.taxSay}</small>
+        </div>
+        <div className={styles.row}>
+          <Field name="currency" label={MONEY_SETTINGS.currency} hint={MONEY_SETTINGS.currencySay} most={3} />
         </div>
         {MONEY.map((name) => (
           <Figure key={name} name={name} />

@@ -11,6 +11,7 @@ import { SOFT, Sheet } from './sheet';
 
 const LEFT = 22;
 const cash = (amount: number) => formatMoney(amount as Money);
+const withCurrency = (text: string, currency: string) => (currency === '' ? text : `${text}, ${currency}`);
 
 /** A page of lines with an amount each; goes on to the next where it is full. */
 class Account {
@@ -56,7 +57,12 @@ class Account {
 }
 
 /** What was ordered, what was paid by which means and when, and what is still owed. */
-export async function receiptPaper(order: OrderView, shop: string, unit: Unit): Promise<Uint8Array | undefined> {
+export async function receiptPaper(
+  order: OrderView,
+  shop: string,
+  unit: Unit,
+  currency = '',
+): Promise<Uint8Array | undefined> {
   const { agreed } = order;
   if (!agreed || order.payments.length === 0) return undefined;
   const of = MONEY_PAPERS.receipt;
@@ -66,7 +72,7 @@ export async function receiptPaper(order: OrderView, shop: string, unit: Unit): 
   paper.rule();
   for (const { percent, amount } of agreed.tax)
     paper.line(of.tax(percent, agreed.taxMode === 'inclusive'), cash(amount));
-  paper.line(of.total, cash(agreed.total), true);
+  paper.line(withCurrency(of.total, currency), cash(agreed.total), true);
   paper.head(of.paid);
   for (const { kind, method, amount, at, note } of order.payments)
     paper.line([LEDGER.line(kind, method), note].filter(Boolean).join(', '), cash(amount), false, momentText(at));
@@ -122,13 +128,19 @@ export async function dayReportPaper(report: DayReport, shop: string, unit: Unit
 }
 
 /** What a customer owes, each order by how long it is over due. */
-export async function statementPaper(owing: OwingView, shop: string, unit: Unit, today: string): Promise<Uint8Array> {
+export async function statementPaper(
+  owing: OwingView,
+  shop: string,
+  unit: Unit,
+  today: string,
+  currency = '',
+): Promise<Uint8Array> {
   const of = MONEY_PAPERS.statement;
   const paper = new Account(unit, of.title(dayName(today)), shop, owing.customer);
   for (const { number, handed, due, amount, over } of owing.orders)
     paper.line(of.order(number, dayName(handed), dayName(due)), cash(amount), false, over > 0 ? of.over(over) : '');
   paper.rule();
-  paper.line(of.inAll, cash(owing.ages.reduce((total, amount) => total + amount, 0)), true);
+  paper.line(withCurrency(of.inAll, currency), cash(owing.ages.reduce((total, amount) => total + amount, 0)), true);
   paper.head(of.byAge);
   for (const [index, amount] of owing.ages.entries()) paper.line(LEDGER_PAGE.ages[index]!, cash(amount));
   if (owing.days !== null) paper.say(of.terms(owing.days));

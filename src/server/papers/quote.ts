@@ -102,7 +102,7 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): num
   return Math.max(top + TALL, y + 6);
 }
 
-function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number): void {
+function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, currency: string): void {
   const right = sheet.width - LEFT;
   const x = LEFT + 58;
   let y = top + 4;
@@ -116,7 +116,7 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number):
   for (const tax of price.tax)
     row(QUOTE.tax(tax.percent, price.taxMode === 'inclusive' ? ', contained' : ''), formatMoney(tax.amount));
   y += 2;
-  row(QUOTE.total, formatMoney(price.total), true);
+  row([QUOTE.total, currency].filter(Boolean).join(', '), formatMoney(price.total), true);
   if (order.state === 'quoted') row(QUOTE.depositWhenYouSay, formatMoney(price.deposit));
   else {
     row(QUOTE.paid, formatMoney(order.paid as never));
@@ -160,7 +160,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
     sheet.newPage();
     y = 26;
   }
-  totals(sheet, order, price, y + 4);
+  totals(sheet, order, price, y + 4, shop.currency);
   sheet.text(QUOTE.sizesAreThoseOf, LEFT, sheet.height - 12, { size: 9, colour: SOFT });
   return sheet.done();
 }

@@ -79,6 +79,8 @@ export const SETTING_WORDS = {
 
 export const MONEY_SETTINGS = {
   head: 'Money',
+  currency: 'Currency',
+  currencySay: 'Three letters, such as EUR; said on papers and at the desk. Empty says nothing.',
   tax: 'Tax is owed from',
   atHandOver: 'the hand-over',
   atPayment: 'each payment',

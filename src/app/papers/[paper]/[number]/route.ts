@@ -66,7 +66,7 @@ const MAKE: Readonly<Record<Paper, Make>> = {
   receipt: async (viewer, number, { shop }, unit) => {
     const order = isNumber(number) && (await orderView(viewer as CounterViewer, Number(number)));
     if (!order) return problem([issue('order-unknown')]);
-    const made = await receiptPaper(order, shop.name, unit);
+    const made = await receiptPaper(order, shop.name, unit, (await viewer.app.shopSettings()).currency);
     return made ? pdf(made, `receipt-${number}`) : problem([issue('payment-unknown')]);
   },
   voucher: async (viewer, code, { shop }, unit) => {
@@ -77,7 +77,16 @@ const MAKE: Readonly<Record<Paper, Make>> = {
   statement: async (viewer, customerId, { shop }, unit) => {
     const owing = isId(customerId) && (await statementOf(viewer, customerId));
     if (!owing) return problem([issue('nothing-owed')]);
-    return pdf(await statementPaper(owing, shop.name, unit, dayOf(viewer.app.clock.now())), 'statement');
+    return pdf(
+      await statementPaper(
+        owing,
+        shop.name,
+        unit,
+        dayOf(viewer.app.clock.now()),
+        (await viewer.app.shopSettings()).currency,
+      ),
+      'statement',
+    );
   },
   'day-report': async (viewer, dayId, { shop }, unit) => {
     const report = isId(dayId) ? await tillReport(viewer, dayId) : await shopReport(viewer, dayId);
