@@ -60,6 +60,13 @@ export interface DayReport {
   readonly deposits: number;
   readonly handed: readonly number[];
   readonly refunds: readonly { readonly order: number | null; readonly amount: number; readonly note: string }[];
+  /** What was let go on the orders handed over: by a discount, or by a line priced lower than its rule. */
+  readonly discounts: readonly {
+    readonly order: number;
+    readonly amount: number;
+    readonly why: string;
+    readonly by: string;
+  }[];
 }
 export interface OwingView {
   readonly customerId: string;

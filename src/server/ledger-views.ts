@@ -4,6 +4,7 @@ import type { DayReport, DayView, EntryView, LedgerView, OwingView, TillDayView 
 import { ACCOUNTS, type Account, MEANS } from '@/core/ledger/accounts';
 import { sum } from '@/core/units/money';
 import type { Queries } from '@/db/client';
+import { orderByNumber, piecesOf } from '@/db/queries/orders';
 import {
   type JournalRow,
   type TillDayRow,
@@ -72,8 +73,33 @@ export async function tillView({ app, session }: CounterViewer): Promise<DayView
   });
 }
 
+/** What was let go on an order's pieces, each with its reason and who gave it. */
+async function discountsOf(db: Queries, number: number): Promise<DayReport['discounts']> {
+  const order = await orderByNumber(db, number);
+  const pieces = order ? await piecesOf(db, order.id) : [];
+  return pieces.flatMap(({ design: { discount, overrides = [] }, agreed }) => {
+    const price = agreed?.price;
+    if (!price) return [];
+    const lower = price.lines.flatMap(({ key, amount, rule = amount }) => {
+      const why = overrides.find((one) => one.key === key)?.reason ?? '';
+      return rule > amount ? [{ order: number, amount: rule - amount, why, by: '' }] : [];
+    });
+    return discount && price.discount !== 0
+      ? [{ order: number, amount: 0 - price.discount, why: discount.reason, by: discount.by }, ...lower]
+      : lower;
+  });
+}
+
 /** What entries come to: takings by means, sales by group, tax by rate. */
-function reportOf(day: string, tills: readonly TillDayRow[], entries: readonly EntryView[]): DayReport {
+async function reportOf(
+  db: Queries,
+  day: string,
+  tills: readonly TillDayRow[],
+  entries: readonly EntryView[],
+): Promise<DayReport> {
+  const handed = entries.flatMap(({ kind, order }) => (kind === 'sale' && order !== null ? [order] : []));
+  const discounts: DayReport['discounts'][number][] = [];
+  for (const number of handed) discounts.push(...(await discountsOf(db, number)));
   const all = entries.flatMap(({ kind, postings }) => postings.map((posting) => ({ ...posting, kind })));
   const by = <T extends string>(keys: readonly T[], amount: (key: T) => number) =>
     keys.map((key) => ({ key, amount: amount(key) })).filter((one) => one.amount !== 0);
@@ -104,7 +130,8 @@ function reportOf(day: string, tills: readonly TillDayRow[], entries: readonly E
     ),
     overShort: 0 - total(all.filter(({ account }) => account === 'overShort')),
     deposits: 0 - total(all.filter(({ account }) => account === 'deposits')),
-    handed: entries.flatMap(({ kind, order }) => (kind === 'sale' && order !== null ? [order] : [])),
+    handed,
+    discounts,
     refunds: entries
       .filter(({ kind }) => kind === 'refund')
       .map(({ order, note, postings }) => ({
@@ -126,7 +153,7 @@ export async function tillReport({ app }: Viewer, dayId: string): Promise<DayRep
   return app.db.read(async (db) => {
     const day = await tillDayById(db, dayId);
     if (!day?.sealed_at) return undefined;
-    return reportOf(day.day, [day], entriesOf(await journalOfTill(db, day.till, day.after_entry, day.up_to)));
+    return reportOf(db, day.day, [day], entriesOf(await journalOfTill(db, day.till, day.after_entry, day.up_to)));
   });
 }
 /** The shop's day: all its tills that were sealed, added. */
@@ -137,7 +164,7 @@ export async function shopReport({ app }: Viewer, day: string): Promise<DayRepor
     if (days.length === 0) return undefined;
     const rows: JournalRow[] = [];
     for (const one of days) rows.push(...(await journalOfTill(db, one.till, one.after_entry, one.up_to)));
-    return reportOf(day, days, entriesOf(rows));
+    return reportOf(db, day, days, entriesOf(rows));
   });
 }
 const MOST_TILLS = 999;

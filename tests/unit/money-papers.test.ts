@@ -5,7 +5,7 @@ import { journalCsv, plain, taxCsv, trialBalanceCsv } from '@/server/ledger-csv'
 import { ledgerView, statementOf, tillReport, timeOf } from '@/server/ledger-views';
 import { CHECK_POINTS } from '@/core/route/steps';
 import { paperPages as pages } from '../pdf';
-import { type Stocked, TOTAL, must, stocked } from '../stocked';
+import { type Stocked, TOTAL, must, stocked, stockedDesign } from '../stocked';
 
 const id = () => crypto.randomUUID();
 const ALWAYS = { from: '2000-01-01', to: '2199-12-31' };
@@ -103,6 +103,40 @@ describe('papers of money', () => {
     const text = await textOf(await voucherPaper(voucher, 'Test shop', 'in'));
     for (const part of ['7.50', '2345-6789-ABCD-EFGH', 'Wed 31 Dec']) expect(text).toContain(part);
     expect(await textOf(await voucherPaper({ ...voucher, expires: null }, 'x', 'in'))).toContain('does not run out');
+  });
+});
+
+describe('what was let go', () => {
+  it('stands in the report of the day it was handed over: how much, why, by whom', async () => {
+    const own = await stocked();
+    const day = id();
+    await must(own.app.command('open-till', { dayId: day, till: 1, pieces: [] }));
+    const order = await own.quote([
+      stockedDesign({
+        discount: { percent: '10', reason: 'a regular', by: '' },
+        overrides: [{ key: 'glazing', amount: 1000, reason: 'a scratch at the edge' }],
+      }),
+    ]);
+    // 172.01 − 3.52 = 168.49, less 10 % = 151.64: 152.00, with 8 % 164.16.
+    await must(own.app.command('accept-order', { orderId: order.orderId, revision: 1, total: 16_416, reasons: {} }));
+    await must(own.app.command('take-cash', { orderId: order.orderId, paymentId: id(), amount: 16_416 }));
+    const { number } = await own.viewOf(order.orderId);
+    await own.workTo(`${number}-1`, 'final-check');
+    const job = await own.jobOf(`${number}-1`);
+    await must(own.app.command('final-check', { jobId: job.id, revision: job.revision, points: GOOD }));
+    const { revision } = await own.viewOf(order.orderId);
+    await must(own.app.command('hand-over', { orderId: order.orderId, revision, signedBy: 'Bo', identified: true }));
+    const pieces = [{ of: 1, count: 16_416 }];
+    await must(own.app.command('count-till', { dayId: day, pieces, card: 0, vouchers: 0 }));
+    await must(own.app.command('seal-till', { dayId: day, note: '' }));
+    const report = (await tillReport(own.app.viewer(), day))!;
+    expect(report.discounts).toEqual([
+      { order: number, amount: 1685, why: 'a regular', by: 'Ada' },
+      { order: number, amount: 352, why: 'a scratch at the edge', by: '' },
+    ]);
+    const text = await textOf(await dayReportPaper(report, 'Test shop', 'in'));
+    expect(text).toMatch(/Order \d+, a regular, Ada\s*16\.85/);
+    expect(text).toMatch(/a scratch at the edge\s*3\.52/);
   });
 });
 

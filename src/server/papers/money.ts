@@ -110,6 +110,11 @@ export async function dayReportPaper(report: DayReport, shop: string, unit: Unit
     for (const { order, amount, note } of report.refunds)
       paper.line([order === null ? '' : of.order(order), note].filter(Boolean).join(', '), cash(amount));
   }
+  if (report.discounts.length > 0) {
+    paper.head(of.discounts);
+    for (const { order, amount, why, by } of report.discounts)
+      paper.line([of.order(order), why, by].filter(Boolean).join(', '), cash(amount));
+  }
   for (const { till, counted, note, sealedBy, sealedAt, float } of report.tills) {
     paper.head(of.drawer(TILL.tillName(till.name)));
     paper.line(of.float, cash(float));

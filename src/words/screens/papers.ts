@@ -156,6 +156,7 @@ export const MONEY_PAPERS = {
     deposits: 'Deposits held, more by',
     handed: (orders: readonly number[]) => `Handed over: ${orders.join(', ')}`,
     refunds: 'Given back',
+    discounts: 'Let go on what was handed over',
     order: (number: number) => `Order ${number}`,
     drawer: (till: string) => `${till}, counted`,
     float: 'Float at opening',
