@@ -307,7 +307,14 @@ export const commands = {
   release: { roles: ALL, payload: z.object({ jobId: id, revision }) },
   'hand-over': {
     roles: COUNTER,
-    payload: z.object({ orderId: id, revision, signedBy: line(120), identified: z.literal(true) }),
+    payload: z.object({
+      orderId: id,
+      revision,
+      signedBy: line(120),
+      identified: z.literal(true),
+      /** The pieces that go now, by their ids; all that are still here when it is not said. */
+      jobIds: z.array(id).min(1).max(40).optional(),
+    }),
   },
   /** How one group of materials is priced; a new edition of the books. */
   'set-group-rule': {

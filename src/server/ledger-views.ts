@@ -73,6 +73,7 @@ export async function tillView({ app, session }: CounterViewer): Promise<DayView
   });
 }
 
+const SALES: readonly string[] = ['sale', 'part-sale'];
 /** What was let go on an order's pieces, each with its reason and who gave it. */
 async function discountsOf(db: Queries, number: number): Promise<DayReport['discounts']> {
   const order = await orderByNumber(db, number);
@@ -97,7 +98,8 @@ async function reportOf(
   tills: readonly TillDayRow[],
   entries: readonly EntryView[],
 ): Promise<DayReport> {
-  const handed = entries.flatMap(({ kind, order }) => (kind === 'sale' && order !== null ? [order] : []));
+  const numbers = entries.flatMap(({ kind, order }) => (SALES.includes(kind) && order !== null ? [order] : []));
+  const handed = [...new Set(numbers)];
   const discounts: DayReport['discounts'][number][] = [];
   for (const number of handed) discounts.push(...(await discountsOf(db, number)));
   const all = entries.flatMap(({ kind, postings }) => postings.map((posting) => ({ ...posting, kind })));

@@ -1,6 +1,7 @@
 /** Booking: which till and day an entry falls on, and how an order's money stands. Nothing else writes to the ledger. */
 import { type Posting } from '@/core/ledger/accounts';
 import { type OrderAccount, after, newAccount } from '@/core/ledger/order-account';
+import { afterPart } from '@/core/ledger/order-part';
 import { saleOfAgreed } from '@/core/ledger/order-sale';
 import type { Sale } from '@/core/ledger/sale';
 import type { Queries, Tx } from '@/db/client';
@@ -71,7 +72,10 @@ export async function accountOf(db: Queries, order: Pick<OrderRow, 'id' | 'agree
     entries.set(row.entry_id, entry);
   }
   for (const { kind, postings } of entries.values())
-    account = after(account, postings, account.handed || SOLD.includes(kind));
+    account =
+      kind === 'part-sale'
+        ? afterPart(account, postings)
+        : after(account, postings, account.handed || SOLD.includes(kind));
   return account;
 }
 /** All that came and was not given back. */

@@ -6,7 +6,7 @@ import { Account } from '@/features/collect/account';
 import { Collect } from '@/features/collect/collect';
 import { findOrdersView } from '@/server/views';
 import { button, field, press, sent, shopOfFile, show, went } from '../screens';
-import { TOTAL, must } from '../stocked';
+import { TOTAL, must, stockedDesign } from '../stocked';
 
 const shop = shopOfFile();
 const account = async () => {
@@ -161,5 +161,42 @@ describe('finding who is at the counter', () => {
     fireEvent.keyDown(who, { key: 'Enter' });
     await waitFor(() => expect(went).toContain(`/collect/${number}`));
     expect(went).not.toContain(`/collect/${other.number}`);
+  });
+});
+
+describe('pieces that go one by one', () => {
+  it('lets those that are ready go before the rest, once they are paid', async () => {
+    const order = await shop().quote([stockedDesign(), stockedDesign()]);
+    const { orderId } = order;
+    await must(shop().app.command('accept-order', { orderId, revision: 1, total: 2 * TOTAL, reasons: {} }));
+    await must(shop().app.command('take-cash', { orderId, paymentId: crypto.randomUUID(), amount: TOTAL }));
+    const { number } = await shop().viewOf(orderId);
+    await shop().workTo(`${number}-1`, 'final-check');
+    const job = await shop().jobOf(`${number}-1`);
+    const points = Object.fromEntries(Object.keys(CHECK_POINTS).map((point) => [point, 'ok' as const]));
+    await must(shop().app.command('final-check', { jobId: job.id, revision: job.revision, points }));
+    show(<Account order={await shop().viewOf(orderId)} pictures={{}} />);
+    const stays = await screen.findByLabelText<HTMLInputElement>(`${number}-2 is not ready yet`);
+    expect([stays.disabled, stays.checked]).toEqual([true, false]);
+    fireEvent.click(screen.getByLabelText(`${number}-1 goes now`));
+    await waitFor(() => expect(button('Hand over these 0').disabled).toBe(true));
+    fireEvent.click(screen.getByLabelText(`${number}-1 goes now`));
+    fireEvent.click(screen.getByLabelText(/Looked at together/));
+    press('Hand over this one');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).jobs[0]!.state).toBe('handed-over'));
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^Hand over/ })).toBeNull());
+    expect(balance()).toMatch(/186\.84/);
+  });
+});
+
+describe('less than the deposit', () => {
+  it('is asked why, and the reason goes along', async () => {
+    const { orderId } = await account();
+    expect(screen.queryByLabelText(/of the deposit/)).toBeNull();
+    typeAmount('50');
+    const why = await screen.findByLabelText('Why less than the 94.00 of the deposit?');
+    fireEvent.change(why, { target: { value: 'the rest on Friday' } });
+    press('Take cash');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).payments[0]?.note).toBe('the rest on Friday'));
   });
 });

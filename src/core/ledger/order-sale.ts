@@ -61,3 +61,17 @@ export function saleAgreed(
   );
   return sale.total === agreed.total ? sale : saleOfAgreed(agreed);
 }
+
+/** The same with what each piece sells by itself; no parts where only the sums of the order are known. */
+export function saleInParts(
+  pieces: ReadonlyMap<string, Pick<PiecePrice, 'lines' | 'taxed'>>,
+  tax: PriceBook['tax'],
+  agreed: OrderPrice,
+): { readonly sale: Sale; readonly parts: Readonly<Record<string, Sale>> } {
+  const percent = (of: TaxGroup) => tax.percent[of] ?? tax.percent.goods;
+  const sale = saleAgreed([...pieces.values()], tax, agreed);
+  const groups = new Set(sale.net.map(({ group }) => group));
+  const parts = [...pieces].map(([id, piece]) => [id, saleOf(soldIn(piece, percent), tax.mode)] as const);
+  const known = parts.every(([, part]) => part.net.every(({ group }) => groups.has(group)));
+  return { sale, parts: known ? Object.fromEntries(parts) : {} };
+}

@@ -12,6 +12,7 @@ export const ENTRY_KINDS = [
   'refund',
   'correction',
   'sale',
+  'part-sale',
   'kept',
   'write-off',
   'voucher-sold',
@@ -311,8 +312,19 @@ export const saleOfOrder = async (db: Queries, orderId: string): Promise<Sale | 
   saleSchema
     .nullable()
     .parse((await db.query<{ sale: unknown }>('SELECT sale FROM orders WHERE id = $1', [orderId]))[0]?.sale ?? null);
-export const setSale = (tx: Tx, orderId: string, sale: Sale) =>
-  tx.query('UPDATE orders SET sale = $2 WHERE id = $1', [orderId, JSON.stringify(sale)]);
+/** The sale of an order, and of each of its pieces by itself. */
+export const setSale = (tx: Tx, orderId: string, sale: Sale, parts: Readonly<Record<string, Sale>>) =>
+  tx.query('UPDATE orders SET sale = $2, parts = $3 WHERE id = $1', [
+    orderId,
+    JSON.stringify(sale),
+    JSON.stringify(parts),
+  ]);
+/** Null for an order that was agreed before parts were kept. */
+export const partsOfOrder = async (db: Queries, orderId: string): Promise<Readonly<Record<string, Sale>> | null> =>
+  z
+    .record(z.string(), saleSchema)
+    .nullable()
+    .parse((await db.query<{ parts: unknown }>('SELECT parts FROM orders WHERE id = $1', [orderId]))[0]?.parts ?? null);
 export const setDue = (tx: Tx, orderId: string, due: string) =>
   tx.query('UPDATE orders SET due = $2 WHERE id = $1', [orderId, due]);
 

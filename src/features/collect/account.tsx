@@ -36,6 +36,8 @@ export function Account({ order: first, pictures, owner = false }: Props) {
   const [back, setBack] = useState(false);
   const [change, setChange] = useState(0);
   const onAccount = order.terms.days !== null && order.state === 'accepted';
+  // Some of several pieces can go before the rest, when they are paid.
+  const inParts = order.jobs.length > 1 && order.jobs.some(({ state }) => state === 'ready');
   const takes = order.agreed && order.state !== 'cancelled' && (order.balance > 0 || order.openCards.length > 0);
   return (
     <main className={styles.account}>
@@ -128,9 +130,9 @@ export function Account({ order: first, pictures, owner = false }: Props) {
           </p>
         )}
         {takes && <TakePayment key={order.payments.length} order={order} balance={order.balance} onTaken={setChange} />}
-        {order.state === 'accepted' && order.openCards.length === 0 && (order.balance === 0 || onAccount) && (
-          <HandOver order={order} />
-        )}
+        {order.state === 'accepted' &&
+          order.openCards.length === 0 &&
+          (order.balance === 0 || onAccount || inParts) && <HandOver order={order} />}
         {order.state === 'handed-over' && (
           <p className={styles.done}>
             {order.balance > 0 && order.due ? MONEY.handedOverOwed(dayName(order.due)) : MONEY.handedOverAndPaid}

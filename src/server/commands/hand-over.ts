@@ -1,13 +1,14 @@
-/** Handing an order over: every piece ready, the rest paid or owed on account; that is when it is sold. */
+/** Handing an order over, whole or in parts: every piece that goes is ready and paid, or owed on account; that is when it is sold. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import { handedOver, owed } from '@/core/ledger/order-account';
+import { partHandedOver } from '@/core/ledger/order-part';
 import { jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
-import { finishStep, insertEvent, jobsOfOrder, setHanded, stepsOf } from '@/db/queries/jobs';
-import { lockTerms, owingOrders, setDue } from '@/db/queries/ledger';
+import { type JobRow, finishStep, insertEvent, jobsOfOrder, setHanded, stepsOf } from '@/db/queries/jobs';
+import { lockTerms, owingOrders, partsOfOrder, setDue } from '@/db/queries/ledger';
 import { type OrderRow, setOrderState } from '@/db/queries/orders';
 import { daysLater } from '../clock';
-import type { Handler } from '../door';
+import type { Context, Handler } from '../door';
 import { accountOf, book } from '../ledger';
 import { freshOrder } from './orders';
 
@@ -21,39 +22,89 @@ async function onAccount(tx: Tx, order: OrderRow, balance: number): Promise<Outc
   return good({ days });
 }
 
-export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy }, context) => {
-  const { now, by } = context;
-  const order = await freshOrder(tx, orderId, revision);
-  if (!order.ok) return order;
-  if (order.value.state !== 'accepted' || !order.value.agreed)
-    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
-  const account = await accountOf(tx, order.value);
-  const owing = await onAccount(tx, order.value, owed(account));
-  if (!owing.ok) return owing;
-  const jobs = await jobsOfOrder(tx, orderId);
+/** Refused while one of them is held or not ready. */
+async function allReady(tx: Tx, jobs: readonly JobRow[]): Promise<Outcome<undefined>> {
   for (const job of jobs) {
     if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
-    const steps = await stepsOf(tx, job.id);
-    if (jobState(steps) !== 'ready') return bad(issue('job-not-ready', { ticket: job.ticket }));
+    if (jobState(await stepsOf(tx, job.id)) !== 'ready') return bad(issue('job-not-ready', { ticket: job.ticket }));
   }
+  return good(undefined);
+}
+
+/** The pieces go: each is signed for, and its last step is done. */
+async function letGo(tx: Tx, jobs: readonly JobRow[], signedBy: string, { now, by }: Context): Promise<void> {
   for (const job of jobs) {
     await finishStep(tx, job.id, 'hand-over', now, by);
     await setHanded(tx, job.id, { signedBy, byId: by }, now);
     await insertEvent(tx, job.id, { at: now, by, what: 'handed over', step: 'hand-over', detail: { signedBy } });
   }
-  const day = await book(tx, context, { id: crypto.randomUUID(), kind: 'sale', orderId }, handedOver(account));
-  if (owing.value.days !== null) await setDue(tx, orderId, daysLater(day, owing.value.days));
-  await setOrderState(tx, orderId, 'handed-over');
+}
+
+/** Books what each of these pieces sells; the rest of the order stays. */
+async function sellParts(
+  tx: Tx,
+  order: OrderRow,
+  jobs: readonly JobRow[],
+  context: Context,
+): Promise<Outcome<undefined>> {
+  const parts = await partsOfOrder(tx, order.id);
+  for (const job of jobs) {
+    const part = parts?.[job.id];
+    if (!part) return bad(issue('part-unknown'));
+    const postings = partHandedOver(await accountOf(tx, order), part);
+    if (!postings.ok) return postings;
+    await book(
+      tx,
+      context,
+      { id: crypto.randomUUID(), kind: 'part-sale', orderId: order.id, note: job.ticket },
+      postings.value,
+    );
+  }
+  return good(undefined);
+}
+
+/** Books the rest of the order, on account where the customer has terms. */
+async function sellRest(tx: Tx, order: OrderRow, context: Context): Promise<Outcome<{ readonly owing: number }>> {
+  const account = await accountOf(tx, order);
+  const owing = await onAccount(tx, order, owed(account));
+  if (!owing.ok) return owing;
+  const day = await book(
+    tx,
+    context,
+    { id: crypto.randomUUID(), kind: 'sale', orderId: order.id },
+    handedOver(account),
+  );
+  if (owing.value.days !== null) await setDue(tx, order.id, daysLater(day, owing.value.days));
+  return good({ owing: owing.value.days === null ? 0 : owed(account) });
+}
+
+export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy, jobIds }, context) => {
+  const order = await freshOrder(tx, orderId, revision);
+  if (!order.ok) return order;
+  if (order.value.state !== 'accepted' || !order.value.agreed)
+    return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  const here = (await jobsOfOrder(tx, orderId)).filter(({ handed }) => handed === null);
+  const going = here.filter(({ id }) => jobIds?.includes(id) ?? true);
+  if (jobIds && going.length < new Set(jobIds).size) return bad(issue('part-gone', {}, 'jobIds'));
+  const ready = await allReady(tx, going);
+  if (!ready.ok) return ready;
+  const last = going.length === here.length;
+  const sold = last ? await sellRest(tx, order.value, context) : await sellParts(tx, order.value, going, context);
+  if (!sold.ok) return sold;
+  await letGo(tx, going, signedBy, context);
+  const state = last ? 'handed-over' : 'accepted';
+  await setOrderState(tx, orderId, state);
+  const tickets = going.map(({ ticket }) => ticket);
   return good({
     audit: [
       {
-        what: 'handed over',
+        what: last ? 'handed over' : 'handed over in part',
         entity: 'order',
         entityId: orderId,
         before: { state: 'accepted' },
-        after: { state: 'handed-over', signedBy, ...(owing.value.days === null ? {} : { owing: owed(account) }) },
+        after: { state, signedBy, tickets, ...sold.value },
       },
     ],
-    touched: [`order:${orderId}`, 'board', 'ledger', ...jobs.map((job) => `job:${job.ticket}`)],
+    touched: [`order:${orderId}`, 'board', 'ledger', ...tickets.map((ticket) => `job:${ticket}`)],
   });
 };

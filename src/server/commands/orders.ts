@@ -8,7 +8,7 @@ import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
-import { saleAgreed } from '@/core/ledger/order-sale';
+import { saleInParts } from '@/core/ledger/order-sale';
 import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
 import { setSale } from '@/db/queries/ledger';
 import {
@@ -234,8 +234,9 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
   }
   await agreeOrder(tx, orderId, agreed, context.now);
-  const sold = worked.map((piece) => piece.price!);
-  await setSale(tx, orderId, saleAgreed(sold, books.prices.tax, agreed));
+  const sold = new Map(pieces.map(({ id }, index) => [id, worked[index]!.price!]));
+  const { sale, parts } = saleInParts(sold, books.prices.tax, agreed);
+  await setSale(tx, orderId, sale, parts);
   return good({
     result: { number: order.value.number, revision: revision + 1 },
     audit: [

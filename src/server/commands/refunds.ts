@@ -5,6 +5,7 @@ import { type OrderAccount, after, kept as keptPostings, refunded, writtenOff } 
 import { type Money, money } from '@/core/units/money';
 import type { Tx } from '@/db/client';
 import { type BookedPosting, postingsOfOrder } from '@/db/queries/ledger';
+import { jobsOfOrder } from '@/db/queries/jobs';
 import { type OrderRow, lockOrder, openCards, setOrderState } from '@/db/queries/orders';
 import { ownersPin } from '../owners-pin';
 import type { Context, Handler, Readying } from '../door';
@@ -108,6 +109,7 @@ export const cancelOrder: Handler<'cancel-order'> = async (tx, { orderId, revisi
   if (!order.ok) return order;
   if (order.value.state !== 'quoted' && order.value.state !== 'accepted')
     return bad(issue('order-agreed', { number: order.value.number, state: order.value.state }));
+  if ((await jobsOfOrder(tx, orderId)).some(({ handed }) => handed !== null)) return bad(issue('order-part-gone'));
   let back = 0;
   if (order.value.agreed) {
     const paid = paidOf(await accountOf(tx, order.value));

@@ -72,6 +72,12 @@ export const SHOP: Sentences<ShopIssue> = {
   'code-twice': ({ f }) => `${f.code} stands here twice.`,
   'article-needed': ({ f }) => `${f.code} is what new orders begin with: choose another for that first.`,
   'edition-past': ({ f }) => `${cap(dayName(String(f.day)))} is over: prices change from today on.`,
+  'part-not-paid': ({ cash }) =>
+    `This part is ${cash('part')}; ${cash('missing')} more is to be paid before it goes. Parts do not go on account.`,
+  'part-unknown': () => 'This order was agreed before its pieces could go one by one. It goes whole.',
+  'part-gone': () => 'One of these pieces is handed over already, or is not of this order.',
+  'order-part-gone': () =>
+    'A piece of this order is handed over; it cannot be cancelled any more. Money can be given back.',
   'chart-overlaps': ({ f }) => `${f.size} does not come after ${f.before}: sizes rise from step to step.`,
   'chart-falls': ({ cash }) => `${cash('price')} is less than the ${cash('before')} of a smaller size.`,
   'deposit-less': ({ cash }) =>

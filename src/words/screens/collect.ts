@@ -28,6 +28,9 @@ export const CANCEL = {
 export const HAND_OVER = {
   identified: (pieces: number) =>
     `Looked at together: ${pieces === 1 ? 'it is their piece' : `all ${pieces} are theirs`}`,
+  goes: (ticket: string) => `${ticket} goes now`,
+  stays: (ticket: string) => `${ticket} is not ready yet`,
+  part: (pieces: number) => (pieces === 1 ? 'Hand over this one' : `Hand over these ${pieces}`),
   signedBy: 'Signed for by',
   handOver: 'Hand over',
   onAccount: (amount: string, days: number) => `${amount} stays owed on account, due ${days} days later.`,

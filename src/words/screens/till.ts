@@ -22,6 +22,7 @@ const ENTRY_NAMES: Readonly<Record<string, string>> = {
   refund: 'Given back',
   correction: 'Reversed',
   sale: 'Handed over',
+  'part-sale': 'Handed over in part',
   kept: 'Kept of a cancelled order',
   'write-off': 'Written off',
   'voucher-sold': 'Voucher sold',
