@@ -123,8 +123,8 @@ export function workOut(design: Design, shop: WorkOutContext): Outcome<WorkedOut
     const tried = lay(otherResolved, shop.settings, new WorkingsLog(false));
     return 'issues' in tried ? undefined : tried;
   };
-  const route = routeOf(job, sizes, laid, scope);
   const { prices } = shop;
+  const route = routeOf(job, sizes, laid, scope, prices?.minutes);
   const price =
     prices && withinLimit(() => pricePiece(resolved, sizes, laid, scope, shop.minutes ?? minutesOf(route), prices));
   if (price && !price.ok) return price;

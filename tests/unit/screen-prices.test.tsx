@@ -4,6 +4,9 @@ import { describe, expect, it } from 'vitest';
 import { Prices } from '@/features/prices/prices';
 import { rulesOf, choicesOf, valuesOf } from '@/features/prices/price-values';
 import { mustPriceOrder } from '@/core/pricing/order-price';
+import { catalogueOf } from '@/core/materials';
+import { defaultSettings } from '@/core/settings';
+import { shopView } from '@/server/views';
 import { workOut } from '@/core/work-out';
 import { priceRulesSchema } from '@/core/pricing/rule-schema';
 import { pricesView } from '@/server/prices-view';
@@ -15,11 +18,54 @@ const opened = async () => {
   show(<Prices first={(await pricesView(shop().app.viewer()))!} />);
   await screen.findByRole('heading', { name: 'Prices' });
 };
+const shopOf = async () => (await shopView(shop().app.viewer()))!;
 const would = () =>
   within(screen.getByRole('region', { name: /would cost/ }))
     .getAllByRole('definition')
     .map((one) => one.textContent);
 const now = async () => (await shop().app.books())!.prices;
+
+describe('minutes of each step', () => {
+  const joining = 'Dry fit and join, minutes, at least';
+  it('are what the work is priced by; as usual again they are not kept', async () => {
+    await opened();
+    const [today] = would();
+    await waitFor(() => expect(screen.getAllByLabelText(/, minutes, at least$/).length).toBeGreaterThan(10));
+    type(joining, '40');
+    // Half an hour more at 48.00 an hour is 24.00, with 8 % 25.92.
+    await waitFor(() => expect(Number(would()[1]) - Number(today)).toBeCloseTo(25.92, 0));
+    press('Make the edition');
+    await screen.findByText(/Edition \d+ is made/);
+    expect((await now()).minutes).toEqual({ join: { base: 40, size: 1 } });
+    const { orderId } = await shop().quote();
+    const [piece] = (await shop().viewOf(orderId)).pieces;
+    const worked = workOut(piece!.design, {
+      settings: defaultSettings('in'),
+      catalogue: catalogueOf((await shopOf()).lists),
+      prices: await now(),
+    });
+    expect(worked.ok && worked.value.route.find(({ step }) => step === 'join')!.minutes).toBe(40);
+  });
+
+  it('are put back to what is usual', async () => {
+    await opened();
+    await waitFor(() => expect(field(joining).value).toBe('40'));
+    type(joining, '10');
+    press('Make the edition');
+    await screen.findByText(/Edition \d+ is made/);
+    expect((await now()).minutes).toBeUndefined();
+  });
+
+  it.each(['ten', '-1', '1.5'])('are whole: “%s” is refused beside its field', async (text) => {
+    await opened();
+    await waitFor(() => expect(field(joining)).toBeTruthy());
+    const before = sent(shop()).length;
+    type(joining, text);
+    press('Make the edition');
+    await waitFor(() => expect(field(joining).getAttribute('aria-invalid')).toBe('true'));
+    expect([field(joining).value, sent(shop()).length]).toEqual([text, before]);
+  });
+});
 
 describe('the prices page', () => {
   it('says at each key what a usual piece would cost, and makes the edition that is typed', async () => {

@@ -1,4 +1,5 @@
 /** The shop's price rules: two schools by group, charges, breaks, ending, tax, deposit. Rates are exact decimal texts. Source: handbook, prices. */
+import type { StepKey, StepRule } from '../route/steps';
 import type { Length } from '../units/length';
 import type { Ending, Money } from '../units/money';
 
@@ -44,10 +45,15 @@ export type ItemRule = Partial<Pick<GroupRule, 'school' | 'markup' | 'minimum' |
 export const USUAL_PLATE = 2800;
 export const USUAL_BARS = { per: 'ft', price: '2.40' } as const;
 
+/** By step: at least, for each begun 10 in of united size beyond 40 in, for each mat beyond the first. */
+export type StepMinutes = Readonly<Partial<Record<StepKey, StepRule['minutes']>>>;
+
 export interface PriceBook {
   readonly edition: number;
   readonly groups: Readonly<Record<Group, GroupRule>>;
   readonly labourPerHour: string;
+  /** Planned minutes of steps that this shop takes otherwise than usual. */
+  readonly minutes?: StepMinutes;
   /** Labour is in the charts already. */
   readonly labourIncluded?: boolean;
   readonly kit: Money;

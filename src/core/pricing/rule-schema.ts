@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { MOUNTS } from '../design/choices';
 import { ENDINGS, MOST_MONEY, money } from '../units/money';
 import { DECIMAL } from '../units/rational';
+import { STEPS } from '../route/steps';
 import { SCHOOLS } from './book';
 
 export const decimalText = z.string().regex(DECIMAL, 'a plain number such as 4.20');
@@ -47,10 +48,19 @@ const stepText = decimalText.refine((text) => Number(text) > 0 && Number(text) <
 const MOST_RATE = 100_000;
 const MOST_BREAKS = 20;
 
+const MOST_MINUTES = 999;
+const minutes = z.int().min(0).max(MOST_MINUTES);
+
 /** Everything of the price book that is no rule of a material group: work, extras, breaks, endings, tax, deposit. */
 export const priceRulesSchema = z.strictObject({
   labourPerHour: rateText,
   labourIncluded: z.boolean(),
+  minutes: z
+    .partialRecord(
+      z.enum(STEPS),
+      z.strictObject({ base: minutes, size: minutes.optional(), layer: minutes.optional() }),
+    )
+    .optional(),
   kit: amountSchema,
   cornerSets: amountSchema.optional(),
   plate: amountSchema.optional(),

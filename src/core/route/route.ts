@@ -3,6 +3,7 @@ import { BUILDS, mountOf } from '../builds';
 import type { ResolvedPiece, LayUp } from '../builds/build';
 import type { Design } from '../design/design';
 import type { Scoped } from '../jobs/scope';
+import type { StepMinutes } from '../pricing/book';
 import { practiceOf } from '../parts/practice';
 import type { Sizes } from '../sizes';
 import { UNITS_PER_INCH } from '../units/length';
@@ -64,8 +65,14 @@ function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): 
   return (step) => only[step] ?? true;
 }
 
-/** The route of a design with its planned minutes. */
-export function routeOf(job: ResolvedPiece<Design>, sizes: Sizes, laid: LayUp, scope: Scoped): RouteStep[] {
+/** The route of a design with its planned minutes; `own` are the shop's, where they are not the usual ones. */
+export function routeOf(
+  job: ResolvedPiece<Design>,
+  sizes: Sizes,
+  laid: LayUp,
+  scope: Scoped,
+  own: StepMinutes = {},
+): RouteStep[] {
   const { design, settings } = job;
   const practice = practiceOf(settings.practice, design.practice);
   const steps = Math.max(0, Math.ceil((sizes.unitedSize - BIG) / MORE));
@@ -73,7 +80,8 @@ export function routeOf(job: ResolvedPiece<Design>, sizes: Sizes, laid: LayUp, s
   const work = BUILDS[design.build].work ?? {};
   const made = design.frame.shopMade;
   return STEPS.filter(wanted(laid, scope, job)).map((step) => {
-    const { station, minutes, waits } = STEP_RULES[step];
+    const { station, minutes: usual, waits } = STEP_RULES[step];
+    const minutes = own[step] ?? usual;
     const extra =
       (minutes.layer ?? 0) * (layers - 1) +
       (minutes.size ?? 0) * steps +

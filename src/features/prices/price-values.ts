@@ -4,6 +4,7 @@ import { type Issue, issue } from '@/core/issue';
 import type { PriceBook } from '@/core/pricing/book';
 import type { PriceRules } from '@/core/pricing/rule-schema';
 import { type Ending, type Money, NOTHING, formatMoney, parseMoney } from '@/core/units/money';
+import { minuteValues, minutesOf } from './minutes-values';
 import { DECIMAL } from '@/core/units/rational';
 
 /** Mounting that shops charge for by size; what is not listed is in the work. */
@@ -56,6 +57,7 @@ export const choicesOf = (rules: Rules): PriceChoices => ({
   sellsIn: rules.bars?.per ?? 'ft',
 });
 export const valuesOf = (rules: Rules): PriceValues => ({
+  ...minuteValues(rules.minutes),
   labourPerHour: rules.labourPerHour,
   kit: cash(rules.kit),
   cornerSets: cash(rules.cornerSets),
@@ -118,11 +120,14 @@ export function rulesOf(
       return price === undefined ? [] : [[mount, { per: home === 'in' ? 'in' : 'cm', price } as const]];
     }),
   );
+  const own = minutesOf(values);
+  wrong.push(...own.wrong);
   const bars = optional('bars', number);
   const days = number('quoteDays');
   const rules: PriceRules = {
     labourPerHour: number('labourPerHour'),
     labourIncluded: labour === 'included',
+    ...kept('minutes', own.minutes),
     kit: amount('kit'),
     ...kept('cornerSets', optional('cornerSets', amount)),
     ...kept('plate', optional('plate', amount)),

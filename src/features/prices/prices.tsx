@@ -21,6 +21,7 @@ import styles from './prices.module.css';
 
 const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
 
+const Minutes = dynamic(() => import('./minutes').then((file) => file.Minutes), { loading: () => null });
 const Would = dynamic(() => import('./would').then((file) => file.Would), { loading: () => null });
 const LastMonth = dynamic(() => import('./what-if').then((file) => file.LastMonth), { loading: () => null });
 
@@ -192,6 +193,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
           {PRICES.save}
         </Button>
       </div>
+      <Minutes />
       <LastMonth read={read} />
     </Form>
   );

@@ -1,5 +1,11 @@
 /** What the prices page says: work, extras, breaks, tax, editions, what a piece would cost. */
 export const PRICES = {
+  minutes: 'Minutes of each step',
+  minutesSay: 'Planned, priced by the hour and scheduled. What a build, a joint or a finish adds comes on top.',
+  step: 'Step',
+  minuteKinds: { base: 'at least', size: 'each 10 in over 40 united', layer: 'each mat more' },
+  minutesOf: (step: string, kind: string) => `${step}, minutes, ${kind}`,
+  usually: (minutes: number) => `usually ${minutes}`,
   head: 'Prices',
   lead: (number: number) => `Edition ${number} is in force. A change is a new edition, from the day you say.`,
   back: 'Price list',
