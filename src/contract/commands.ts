@@ -38,6 +38,8 @@ const till = z.int().min(1).max(999);
 const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: z.int().min(0).max(100_000) })).max(40);
 /** Why less than the deposit is taken. */
 const less = line(200).optional();
+/** What is above the balance is meant as the customer's credit; it stays with the order and goes back first. */
+const credit = z.literal(true).optional();
 /** However it is typed: letters of any case, with or without its strokes. */
 const voucherCode = z
   .string()
@@ -211,9 +213,13 @@ export const commands = {
       /** What was put on the counter; the rest is change. */
       tendered: amount.optional(),
       less,
+      credit,
     }),
   },
-  'take-transfer': { roles: COUNTER, payload: z.object({ orderId: id, paymentId: id, amount, note: line(120), less }) },
+  'take-transfer': {
+    roles: COUNTER,
+    payload: z.object({ orderId: id, paymentId: id, amount, note: line(120), less, credit }),
+  },
   'take-voucher': {
     roles: COUNTER,
     payload: z.object({ orderId: id, paymentId: id, amount, code: voucherCode, less }),

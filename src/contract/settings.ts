@@ -1,6 +1,7 @@
 /** What the owner sets for the whole shop, each with its bounds and what it is at first. A change is a new edition. */
 import { z } from 'zod';
 import { type Calendar, WEEKDAYS, type Weekday } from '@/core/schedule/calendar';
+import { ACCOUNTS } from '@/core/ledger/accounts';
 import type { WaitMinutes } from '@/core/route/waits';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'not-a-time');
@@ -43,6 +44,8 @@ export const settingsSchema = z.strictObject({
     .string()
     .regex(/^([A-Z]{3})?$/, 'currency-code')
     .refine((code) => !/^[A-Z]{3}$/.test(code) || inHundredths(code), 'currency-minor'),
+  /** The shop's own numbers of the accounts, as its bookkeeping knows them. */
+  accounts: z.partialRecord(z.enum(ACCOUNTS), z.string().regex(/^[\w.-]{1,20}$/, 'account-number')),
   /** Percent of margin below which the desk warns. */
   marginFloor: z.int().min(0).max(95),
 });
@@ -72,6 +75,7 @@ export const USUAL_SETTINGS: ShopSettings = {
   taxAtPayment: false,
   refundLimit: 50,
   currency: '',
+  accounts: {},
   marginFloor: 30,
 };
 

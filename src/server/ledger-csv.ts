@@ -1,6 +1,7 @@
 /** The journal, the trial balance and the tax of a time as CSV. Texts that a spreadsheet would compute are made harmless. */
 import Papa from 'papaparse';
 import { journalBetween, standingAt, taxBetween } from '@/db/queries/ledger';
+import type { Account } from '@/core/ledger/accounts';
 import { LEDGER_CSV } from '@/words/screens/papers';
 import { ACCOUNT_NAMES, entryName, soldName } from '@/words/screens/till';
 import type { Viewer } from './access';
@@ -21,7 +22,14 @@ export interface Time {
   readonly to: string;
 }
 
+/** An account by the shop's own number, else by its name. */
+async function namesOf(app: Viewer['app']): Promise<(account: Account) => string> {
+  const { accounts } = await app.shopSettings();
+  return (account) => accounts[account] ?? ACCOUNT_NAMES[account];
+}
+
 export async function journalCsv({ app }: Viewer, { from, to }: Time): Promise<string> {
+  const named = await namesOf(app);
   const rows = await app.db.read((db) => journalBetween(db, from, to));
   return csv(
     LEDGER_CSV.journal,
@@ -29,7 +37,7 @@ export async function journalCsv({ app }: Viewer, { from, to }: Time): Promise<s
       number,
       day,
       order ?? '',
-      ACCOUNT_NAMES[account],
+      named(account),
       sold === null ? '' : soldName(sold),
       ...sides(amount),
       rate ?? '',
@@ -40,10 +48,11 @@ export async function journalCsv({ app }: Viewer, { from, to }: Time): Promise<s
   );
 }
 export async function trialBalanceCsv({ app }: Viewer, { to }: Time): Promise<string> {
+  const named = await namesOf(app);
   const rows = await app.db.read((db) => standingAt(db, to));
   return csv(
     LEDGER_CSV.standing,
-    rows.map(({ account, rate, amount }) => [ACCOUNT_NAMES[account], rate ?? '', ...sides(amount)]),
+    rows.map(({ account, rate, amount }) => [named(account), rate ?? '', ...sides(amount)]),
   );
 }
 export async function taxCsv({ app }: Viewer, { from, to }: Time): Promise<string> {

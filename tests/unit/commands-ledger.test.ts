@@ -126,6 +126,20 @@ const refundOf = (orderId: string, means: 'cash' | 'card' | 'bank' | 'vouchers',
   ...(pin === undefined ? {} : { pin }),
 });
 
+describe('more than the balance', () => {
+  it('is refused, unless it is meant as credit; that goes back before anything else', async () => {
+    const { orderId } = await shop.accepted();
+    const give = (amount: number, credit?: true) =>
+      app.command('take-cash', { orderId, paymentId: id(), amount, ...(credit ? { credit } : {}) });
+    expect(codes(await give(TOTAL + 1000))).toBe('payment-above-balance');
+    await must(give(TOTAL + 1000, true));
+    const { balance, owedBack, paid } = await shop.viewOf(orderId);
+    expect([balance, owedBack, paid]).toEqual([0, 1000, TOTAL + 1000]);
+    await must(app.command('refund', { orderId, refundId: id(), means: 'cash', amount: 1000, reason: 'their credit' }));
+    expect((await shop.viewOf(orderId)).owedBack).toBe(0);
+  });
+});
+
 describe('less than the deposit', () => {
   it('is taken with a reason, which stays with the payment, or by an owner', async () => {
     await must(app.command('add-staff', { id: id(), name: 'Wim', pin: '4712', role: 'counter' }));

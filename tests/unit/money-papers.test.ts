@@ -4,6 +4,8 @@ import { dayReportPaper, receiptPaper, statementPaper, voucherPaper } from '@/se
 import { journalCsv, plain, taxCsv, trialBalanceCsv } from '@/server/ledger-csv';
 import { ledgerView, statementOf, tillReport, timeOf } from '@/server/ledger-views';
 import { CHECK_POINTS } from '@/core/route/steps';
+import { USUAL_SETTINGS } from '@/contract/settings';
+import { settingsView } from '@/server/people';
 import { paperPages as pages } from '../pdf';
 import { type Stocked, TOTAL, must, stocked, stockedDesign } from '../stocked';
 
@@ -159,6 +161,21 @@ describe('the books as CSV', () => {
       '91.88',
       '2401',
     ]);
+  });
+
+  it('accounts stand under the shop’s own numbers, where it gave some', async () => {
+    const edition = (await settingsView(app.viewer())).edition;
+    const accounts = { cash: '1000', sales: '4000-01' } as const;
+    await must(app.command('change-settings', { edition, settings: { ...USUAL_SETTINGS, accounts } }));
+    const named = (rows: readonly Record<string, string>[]) => new Set(rows.map(({ account }) => account));
+    for (const text of [await journalCsv(app.viewer(), ALWAYS), await trialBalanceCsv(app.viewer(), ALWAYS)]) {
+      const found = named(read(text));
+      expect(['1000', '4000-01', 'Tax owed'].every((name) => found.has(name))).toBe(true);
+      expect([found.has('Cash'), found.has('Sales')]).toEqual([false, false]);
+    }
+    const wrong = { ...USUAL_SETTINGS, accounts: { cash: '10 00' } };
+    expect((await app.command('change-settings', { edition: edition + 1, settings: wrong })).ok).toBe(false);
+    await must(app.command('change-settings', { edition: edition + 1, settings: USUAL_SETTINGS }));
   });
 
   it('the trial balance and the tax say what the screen says', async () => {

@@ -200,3 +200,15 @@ describe('less than the deposit', () => {
     await waitFor(async () => expect((await shop().viewOf(orderId)).payments[0]?.note).toBe('the rest on Friday'));
   });
 });
+
+describe('more than the balance', () => {
+  it('is taken once it is meant as credit, and then owed back', async () => {
+    const { orderId } = await account();
+    typeAmount('200');
+    press('Take cash');
+    await waitFor(() => expect(amount().getAttribute('aria-invalid')).toBe('true'));
+    fireEvent.click(screen.getByLabelText('13.16 more than the balance is meant as their credit'));
+    press('Take cash');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).owedBack).toBe(1316));
+  });
+});

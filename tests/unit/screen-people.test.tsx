@@ -107,6 +107,17 @@ describe('settings', () => {
     expect((await settingsView(shop().app.viewer())).settings.currency).toBe('EUR');
   });
 
+  it('take the shop’s own numbers of accounts; one with a space is refused beside its field', async () => {
+    await settings();
+    type('Cash', '10 00');
+    press('Save settings');
+    await waitFor(() => expect(field('Cash').getAttribute('aria-invalid')).toBe('true'));
+    type('Cash', '1000');
+    press('Save settings');
+    await screen.findByText('Saved.');
+    expect((await settingsView(shop().app.viewer())).settings.accounts).toEqual({ cash: '1000' });
+  });
+
   it('say when the shop is open; what cannot be read stands beside its day', async () => {
     await settings();
     type('Saturday', '10-14');

@@ -15,21 +15,21 @@ interface Props {
   readonly means: 'bank' | 'vouchers';
   /** The amount in the field above; what is wrong with it is said there. */
   readonly amount: () => number | undefined;
-  /** Why less than the deposit is taken, where it was said. */
-  readonly less: { readonly less?: string };
+  /** Why less than the deposit is taken, or that what is above the balance is meant as credit. */
+  readonly more: { readonly less?: string; readonly credit?: true };
   readonly onClose: () => void;
 }
 
 /** Made once for each attempt, so that a second tap on the same attempt books nothing twice. */
 const newId = () => crypto.randomUUID();
 
-export function Otherwise({ order, means, amount, less, onClose }: Props) {
+export function Otherwise({ order, means, amount, more, onClose }: Props) {
   const [text, setText] = useState('');
   const [paymentId, setId] = useState(newId);
   const transfer = useCommand('take-transfer');
   const voucher = useCommand('take-voucher');
   const take = async () => {
-    const of = { orderId: order.id, paymentId, amount: amount(), ...less };
+    const of = { orderId: order.id, paymentId, amount: amount(), ...more };
     if (of.amount === undefined || text.trim() === '') return;
     const paid = { ...of, amount: of.amount };
     const answer = await (means === 'bank'

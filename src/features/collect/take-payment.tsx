@@ -1,6 +1,8 @@
 'use client';
 /** Taking money, in cash or by the card terminal. What the terminal left unanswered is asked again, never charged twice. */
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useQueryClient } from '@tanstack/react-query';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -114,12 +116,15 @@ function Pay({ order, balance, onTaken }: PayProps) {
   /** It was taken; until the order comes anew nothing more is taken by what is typed. */
   const [taken, setTaken] = useState(false);
   const [why, setWhy] = useState('');
+  const [credit, setCredit] = useState(false);
   const [otherwise, setOtherwise] = useState<'bank' | 'vouchers'>();
   const [wrong, setWrong] = useState<Issue>();
   const cash = useCommand('take-cash');
   const deposit = order.state === 'accepted' ? (order.agreed?.deposit ?? 0) : 0;
   const typed = parseMoney(text);
   const isLess = typed !== undefined && typed > 0 && order.paid + typed < deposit;
+  const isMore = typed !== undefined && typed > balance;
+  const meant = isMore && credit ? { credit: true as const } : {};
   const reason = isLess && why.trim() !== '' ? { less: why.trim() } : {};
   /** The amount in the field; what is wrong with it is said beside it. */
   const amountTyped = (): number | undefined => {
@@ -127,7 +132,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
     const problem =
       amount === undefined || amount === 0
         ? wrongAmount(text)
-        : amount > balance
+        : amount > balance && !credit
           ? issue('payment-above-balance', { amount, balance })
           : undefined;
     setWrong(problem);
@@ -142,7 +147,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
       setLess(given === undefined ? wrongAmount(tendered) : issue('tendered-less', { tendered: given, amount }));
       return;
     }
-    const paid = { orderId: order.id, paymentId: ids.payment, amount, ...reason };
+    const paid = { orderId: order.id, paymentId: ids.payment, amount, ...reason, ...meant };
     const answer = await cash.run(tendered === '' ? paid : { ...paid, tendered: given });
     if (answer.ok) {
       onTaken(given - amount);
@@ -202,6 +207,20 @@ function Pay({ order, balance, onTaken }: PayProps) {
         }}
       />
       <Change text={text} tendered={tendered} />
+      {isMore && (
+        <FormControlLabel
+          label={PAY.credit(formatMoney((typed - balance) as Money))}
+          control={
+            <Checkbox
+              checked={credit}
+              onChange={(event) => {
+                setCredit(event.target.checked);
+                setWrong(undefined);
+              }}
+            />
+          }
+        />
+      )}
       {isLess && (
         <PlainField
           name="less"
@@ -240,7 +259,7 @@ function Pay({ order, balance, onTaken }: PayProps) {
           order={order}
           means={otherwise}
           amount={amountTyped}
-          less={reason}
+          more={{ ...reason, ...meant }}
           onClose={() => setOtherwise(undefined)}
         />
       )}

@@ -10,6 +10,8 @@ import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { momentText } from '@/words/materials';
+import { type Account, ACCOUNTS } from '@/core/ledger/accounts';
+import { ACCOUNT_NAMES } from '@/words/screens/till';
 import { BACK_UPS, MONEY_SETTINGS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
 import { BackUps } from './back-ups';
 import { readWeek, typedWeek } from './hours';
@@ -22,13 +24,26 @@ const MONEY: readonly Counted[] = ['refundLimit', 'marginFloor'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 
-type Typed = Record<Counted | Weekday | 'currency', string>;
+type Typed = Record<Counted | Weekday | 'currency' | `account-${Account}`, string>;
+const typedAccounts = ({ accounts }: ShopSettings) =>
+  Object.fromEntries(ACCOUNTS.map((account) => [`account-${account}`, accounts[account] ?? ''])) as Record<
+    `account-${Account}`,
+    string
+  >;
+const accountsOf = (typed: Typed): ShopSettings['accounts'] =>
+  Object.fromEntries(
+    ACCOUNTS.flatMap((account) => {
+      const number = typed[`account-${account}`].trim();
+      return number === '' ? [] : [[account, number] as const];
+    }),
+  );
 const typedOf = (settings: ShopSettings): Typed => ({
   ...(Object.fromEntries([...DOOR, ...KEPT, ...WAITS, ...MONEY].map((key) => [key, String(settings[key])])) as Record<
     Counted,
     string
   >),
   currency: settings.currency,
+  ...typedAccounts(settings),
   ...typedWeek(settings.open),
 });
 
@@ -38,6 +53,7 @@ async function outOfBounds(typed: Typed, settings: unknown): Promise<readonly Is
   const checked = settingsSchema.safeParse(settings);
   if (checked.success) return [];
   return checked.error.issues.map(({ path, message }) => {
+    if (path[0] === 'accounts') return issue('input-wrong', { reason: message }, `account-${String(path[1])}`);
     if (path[0] === 'currency') return issue('input-wrong', { reason: message }, 'currency');
     const key = String(path[0]) as Counted;
     const { minValue, maxValue } = settingsSchema.shape[key];
@@ -77,6 +93,7 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         backUpNightly: nightly,
         taxAtPayment: atPayment,
         currency: typed.currency.trim().toUpperCase(),
+        accounts: accountsOf(typed),
         open,
         closed,
       } as unknown as ShopSettings;
@@ -129,6 +146,15 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         </div>
         {MONEY.map((name) => (
           <Figure key={name} name={name} />
+        ))}
+      </section>
+      <section>
+        <h2>{MONEY_SETTINGS.accounts}</h2>
+        <p className="soft">{MONEY_SETTINGS.accountsSay}</p>
+        {ACCOUNTS.map((account) => (
+          <div key={account} className={styles.row}>
+            <Field name={`account-${account}`} label={ACCOUNT_NAMES[account]} most={20} />
+          </div>
         ))}
       </section>
       <section>

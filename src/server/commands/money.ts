@@ -46,8 +46,14 @@ async function postingsFor(tx: Tx, { account }: Found, means: Means, amount: Mon
   return [...received(account, means, amount), ...(taxAtPayment ? taxInPayment(account, amount) : [])];
 }
 
-/** Refuses what is more than is still to come, less what the terminal may take yet. */
-async function above(tx: Tx, { balance, order }: Found, amount: number): Promise<Outcome<never> | undefined> {
+/** Refuses what is more than is still to come, less what the terminal may take yet, unless it is meant as credit. */
+async function above(
+  tx: Tx,
+  { balance, order }: Found,
+  amount: number,
+  credit = false,
+): Promise<Outcome<never> | undefined> {
+  if (credit) return undefined;
   const held = (await openCards(tx, order.id)).reduce((total, one) => total + one.amount, 0);
   return amount > balance - held
     ? bad(issue('payment-above-balance', { amount, balance: balance - held }, 'amount'))
@@ -83,10 +89,10 @@ const taken = (what: string, orderId: string, balance: number, amount: number, m
 });
 
 export const takeCash: Handler<'take-cash'> = async (tx, payload, context) => {
-  const { orderId, paymentId, amount, tendered, less } = payload;
+  const { orderId, paymentId, amount, tendered, less, credit } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const refusal = (await above(tx, order.value, amount)) ?? lessThanDeposit(order.value, amount, less, context);
+  const refusal = (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
   if (refusal) return refusal;
   const change = changeOf(money(tendered ?? amount), money(amount));
   if (change === undefined) return bad(issue('tendered-less', { tendered: tendered!, amount }, 'tendered'));
@@ -101,10 +107,10 @@ export const takeCash: Handler<'take-cash'> = async (tx, payload, context) => {
 
 /** Money that came to the bank; booked when it is seen there. */
 export const takeTransfer: Handler<'take-transfer'> = async (tx, payload, context) => {
-  const { orderId, paymentId, amount, note, less } = payload;
+  const { orderId, paymentId, amount, note, less, credit } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const refusal = (await above(tx, order.value, amount)) ?? lessThanDeposit(order.value, amount, less, context);
+  const refusal = (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
   if (refusal) return refusal;
   const postings = await postingsFor(tx, order.value, 'bank', money(amount), context);
   await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note }, postings);

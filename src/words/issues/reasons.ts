@@ -27,6 +27,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'override-twice': () => 'one line is priced twice',
   'columns-many': () => 'too many columns',
   'chart-falls': () => 'a larger size never costs less than a smaller one',
+  'account-number': () => 'letters, digits, points and dashes, at most 20',
   'currency-code': () => 'a currency has three letters, such as EUR',
   'currency-minor': () => 'amounts are kept in hundredths; this currency has none',
   'chart-order': () => 'each size of the chart must be larger than the one before it',

@@ -38,6 +38,7 @@ export const HAND_OVER = {
   notReady: (tickets: readonly string[]) => `Paid. ${tickets.join(', ')} not ready yet.`,
 } as const;
 export const PAY = {
+  credit: (amount: string) => `${amount} more than the balance is meant as their credit`,
   whyLess: (amount: string) => `Why less than the ${amount} of the deposit?`,
   deposit: 'Deposit to take',
   balance: 'Balance to take',

@@ -79,6 +79,9 @@ export const SETTING_WORDS = {
 
 export const MONEY_SETTINGS = {
   head: 'Money',
+  accounts: 'Numbers of your accounts',
+  accountsSay:
+    'As your bookkeeping knows them; the journal and the trial balance name accounts by them. Empty keeps the name.',
   currency: 'Currency',
   currencySay: 'Three letters, such as EUR; said on papers and at the desk. Empty says nothing.',
   tax: 'Tax is owed from',
