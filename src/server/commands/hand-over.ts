@@ -1,7 +1,8 @@
 /** Handing an order over, whole or in parts: every piece that goes is ready and paid, or owed on account; that is when it is sold. */
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { handedOver, owed } from '@/core/ledger/order-account';
+import { type OrderAccount, handedOver, owed } from '@/core/ledger/order-account';
 import { partHandedOver } from '@/core/ledger/order-part';
+import { NOTHING } from '@/core/units/money';
 import { jobState } from '@/core/route/state';
 import type { Tx } from '@/db/client';
 import { type JobRow, finishStep, insertEvent, jobsOfOrder, setHanded, stepsOf } from '@/db/queries/jobs';
@@ -46,7 +47,7 @@ async function sellParts(
   order: OrderRow,
   jobs: readonly JobRow[],
   context: Context,
-): Promise<Outcome<undefined>> {
+): Promise<Outcome<{ readonly owing?: number }>> {
   const parts = await partsOfOrder(tx, order.id);
   for (const job of jobs) {
     const part = parts?.[job.id];
@@ -60,22 +61,21 @@ async function sellParts(
       postings.value,
     );
   }
-  return good(undefined);
+  return good({});
 }
 
-/** Books the rest of the order, on account where the customer has terms. */
-async function sellRest(tx: Tx, order: OrderRow, context: Context): Promise<Outcome<{ readonly owing: number }>> {
-  const account = await accountOf(tx, order);
-  const owing = await onAccount(tx, order, owed(account));
-  if (!owing.ok) return owing;
-  const day = await book(
-    tx,
-    context,
-    { id: crypto.randomUUID(), kind: 'sale', orderId: order.id },
-    handedOver(account),
-  );
-  if (owing.value.days !== null) await setDue(tx, order.id, daysLater(day, owing.value.days));
-  return good({ owing: owing.value.days === null ? 0 : owed(account) });
+/** Books the rest of the order; what is not paid is owed within so many days. */
+async function sellRest(
+  tx: Tx,
+  { id }: OrderRow,
+  account: OrderAccount,
+  days: number | null,
+  context: Context,
+): Promise<Outcome<{ readonly owing?: number }>> {
+  const day = await book(tx, context, { id: crypto.randomUUID(), kind: 'sale', orderId: id }, handedOver(account));
+  if (days === null) return good({});
+  await setDue(tx, id, daysLater(day, days));
+  return good({ owing: owed(account) });
 }
 
 export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, signedBy, jobIds }, context) => {
@@ -86,10 +86,15 @@ export const handOver: Handler<'hand-over'> = async (tx, { orderId, revision, si
   const here = (await jobsOfOrder(tx, orderId)).filter(({ handed }) => handed === null);
   const going = here.filter(({ id }) => jobIds?.includes(id) ?? true);
   if (jobIds && going.length < new Set(jobIds).size) return bad(issue('part-gone', {}, 'jobIds'));
+  const last = going.length === here.length;
+  const account = await accountOf(tx, order.value);
+  const owing = await onAccount(tx, order.value, last ? owed(account) : NOTHING);
+  if (!owing.ok) return owing;
   const ready = await allReady(tx, going);
   if (!ready.ok) return ready;
-  const last = going.length === here.length;
-  const sold = last ? await sellRest(tx, order.value, context) : await sellParts(tx, order.value, going, context);
+  const sold = last
+    ? await sellRest(tx, order.value, account, owing.value.days, context)
+    : await sellParts(tx, order.value, going, context);
   if (!sold.ok) return sold;
   await letGo(tx, going, signedBy, context);
   const state = last ? 'handed-over' : 'accepted';
