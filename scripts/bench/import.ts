@@ -1,4 +1,4 @@
-/** A supplier's list of 9,900 mouldings coming in over HTTP, and what others feel meanwhile. */
+/** A supplier's list of 20,000 mouldings coming in over HTTP, and what others feel meanwhile. */
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -6,7 +6,7 @@ import { serveApart } from '../lib.mjs';
 import { say, sayOne } from './figures';
 
 const PORT = 3924;
-const ROWS = 9_900;
+const ROWS = 20_000;
 const BASE = `http://127.0.0.1:${PORT}`;
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-import-'));
 const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, 'ignore');

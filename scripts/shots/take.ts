@@ -83,7 +83,7 @@ await page.evaluate(async () => {
 await page.goto('/desk');
 await page.getByLabel('Name', { exact: true }).fill('Skerry light');
 await page.getByLabel('Width').fill('12 x 16');
-await sheetOf('builds-1', [
+await sheetOf('builds', [
   'No mat',
   'Dry mounted',
   'Floated',
@@ -91,8 +91,6 @@ await sheetOf('builds-1', [
   'Canvas in a rabbet',
   'Tray',
   'Shadow box',
-]);
-await sheetOf('builds-2', [
   'Garment',
   'Fabric over a board',
   'Between two panes',
@@ -103,7 +101,6 @@ await sheetOf('builds-2', [
 ]);
 
 for (const [name, place] of [
-  ['books', '/books'],
   ['sums', '/sums?job=2429-1&sum=floater'],
   ['board', '/board'],
   ['bench', '/bench/2421-1'],
@@ -134,9 +131,39 @@ await page.getByRole('button', { name: 'Play again' }).waitFor();
 await shot('mat-cutter');
 await page.goto('/books');
 await page.getByRole('button', { name: 'Import a list' }).click();
-await page.getByLabel('The list as CSV').setInputFiles('samples/mouldings-bad.csv');
+const theList = page.getByLabel('The list, as CSV or XLSX');
+await theList.setInputFiles('samples/mouldings-bad.csv');
 await page.getByText('rows are refused').waitFor();
 await shot('import');
+await page.goto('/books/table');
+const table = page.getByRole('grid', { name: 'Mouldings' });
+await table.focus();
+await page.keyboard.press('End');
+await page.keyboard.press('ArrowLeft');
+await page.keyboard.type('4.90');
+await page.keyboard.press('Enter');
+await page.keyboard.press('ArrowUp');
+for (let row = 0; row < 5; row += 1) await page.keyboard.press('Shift+ArrowDown');
+await page.keyboard.press('Control+d');
+await page.getByRole('button', { name: /^Look at/ }).waitFor();
+await shot('lists');
+await page.goto('/books');
+await page.getByRole('button', { name: /^Backing: .*change$/ }).click();
+await page.getByRole('combobox', { name: /priced by/ }).click();
+await page.getByRole('option', { name: /chart/ }).click();
+for (const [index, [size, price]] of [
+  ['20', '9.00'],
+  ['30', '12.00'],
+  ['40', '16.50'],
+  ['52', '19.00'],
+  ['60', '24.00'],
+  ['80', '33.00'],
+].entries()) {
+  await page.getByLabel(`Step ${index + 1}, up to this size`).fill(size!);
+  await page.getByLabel(`Step ${index + 1}, its price`).fill(price!);
+}
+await page.getByLabel(/^Beyond the last/).fill('0.40');
+await shot('books');
 await paper('paper-cut-sheet', '/papers/cut-sheet/4');
 await paper('paper-quote', '/papers/quote/2419');
 await paper('paper-ticket', '/papers/ticket/2424-1');

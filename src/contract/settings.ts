@@ -1,7 +1,7 @@
 /** What the owner sets for the whole shop, each with its bounds and what it is at first. A change is a new edition. */
 import { z } from 'zod';
 import { type Calendar, WEEKDAYS, type Weekday } from '@/core/schedule/calendar';
-import { ACCOUNTS } from '@/core/ledger/accounts';
+import { ACCOUNTS } from '@/core/ledger/account-list';
 import type { WaitMinutes } from '@/core/route/waits';
 
 const time = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'not-a-time');

@@ -9,7 +9,7 @@ test('import a list, take the order, work it, send it back once, collect it paid
   await test.step('import the supplier’s clean list, and export gives back its rows', async () => {
     await page.getByRole('link', { name: 'Books' }).click();
     await page.getByRole('button', { name: 'Import a list' }).click();
-    await page.getByLabel('The list as CSV').setInputFiles('samples/mouldings-clean.csv');
+    await page.getByLabel('The list, as CSV or XLSX').setInputFiles('samples/mouldings-clean.csv');
     await expect(page.getByText('64 added')).toBeVisible();
     await page.getByRole('button', { name: 'Take all 64' }).click();
     await expect(page.getByText(/Edition \d+: 64 added, 0 changed\./)).toBeVisible();

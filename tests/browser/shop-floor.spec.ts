@@ -100,6 +100,9 @@ test('the card terminal declines, walks away and is asked again; more than the b
   await page.getByLabel('Amount to take').fill('50');
   await page.getByRole('button', { name: 'is declined' }).click();
   await page.getByRole('button', { name: 'By card' }).click();
+  await expect(page.getByText(/of it would still be missing\. Say why/)).toBeVisible();
+  await page.getByLabel(/^Why less than the/).fill('the rest on Friday');
+  await page.getByRole('button', { name: 'By card' }).click();
   await expect(page.getByText('The card was declined')).toBeVisible();
   await page.getByRole('button', { name: 'walks away' }).click();
   await page.getByRole('button', { name: 'By card' }).click();
@@ -114,7 +117,7 @@ test('a bad list is refused row by row; a huge one is not even read', async ({ p
   await signIn(page);
   await page.goto('/books');
   await page.getByRole('button', { name: 'Import a list' }).click();
-  const field = page.getByLabel('The list as CSV');
+  const field = page.getByLabel('The list, as CSV or XLSX');
   await field.setInputFiles('samples/mouldings-bad.csv');
   await expect(page.getByText('17 rows are refused, so nothing is taken')).toBeVisible();
   await expect(page.getByRole('row', { name: /BAD-3/ })).toContainText('not narrower than the face');
@@ -127,7 +130,7 @@ test('a bad list is refused row by row; a huge one is not even read', async ({ p
   });
   await expect(page.getByText('huge.csv is 20.0 MB')).toBeVisible();
   const straight = await page.request.post('/api/import-preview', {
-    data: 'x'.repeat(3_000_000),
+    data: 'x'.repeat(7_000_000),
     headers: { 'content-type': 'text/csv', 'x-lopren-upload': 'list' },
   });
   expect(straight.status()).toBe(413);

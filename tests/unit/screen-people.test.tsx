@@ -109,6 +109,8 @@ describe('settings', () => {
 
   it('take the shop’s own numbers of accounts; one with a space is refused beside its field', async () => {
     await settings();
+    press('Show them');
+    await screen.findByLabelText('Cash');
     type('Cash', '10 00');
     press('Save settings');
     await waitFor(() => expect(field('Cash').getAttribute('aria-invalid')).toBe('true'));

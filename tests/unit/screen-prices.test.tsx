@@ -29,6 +29,7 @@ describe('minutes of each step', () => {
   const joining = 'Dry fit and join, minutes, at least';
   it('are what the work is priced by; as usual again they are not kept', async () => {
     await opened();
+    press('Minutes of each step');
     const [today] = would();
     await waitFor(() => expect(screen.getAllByLabelText(/, minutes, at least$/).length).toBeGreaterThan(10));
     type(joining, '40');
@@ -49,6 +50,7 @@ describe('minutes of each step', () => {
 
   it('are put back to what is usual', async () => {
     await opened();
+    press('Minutes of each step');
     await waitFor(() => expect(field(joining).value).toBe('40'));
     type(joining, '10');
     press('Make the edition');
@@ -58,6 +60,7 @@ describe('minutes of each step', () => {
 
   it.each(['ten', '-1', '1.5'])('are whole: “%s” is refused beside its field', async (text) => {
     await opened();
+    press('Minutes of each step');
     await waitFor(() => expect(field(joining)).toBeTruthy());
     const before = sent(shop()).length;
     type(joining, text);

@@ -1,23 +1,8 @@
 /** The accounts of a shop's ledger and what an entry in it is. Source: handbook, money. */
 import { type Money, NOTHING, money, sum } from '../units/money';
+import { type Account, ACCOUNTS } from './account-list';
 
-export const ACCOUNTS = [
-  'cash',
-  'card',
-  'bank',
-  'vouchers',
-  'deposits',
-  'receivable',
-  'sales',
-  'tax',
-  'returns',
-  'badDebts',
-  'overShort',
-  'fees',
-  'expenses',
-  'otherIncome',
-] as const;
-export type Account = (typeof ACCOUNTS)[number];
+export { type Account, ACCOUNTS };
 
 /** How money comes and goes; each is the account it is booked on. */
 export const MEANS = ['cash', 'card', 'bank', 'vouchers'] as const;

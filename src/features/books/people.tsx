@@ -29,7 +29,7 @@ export function People({ people, owner }: { people: readonly PersonView[]; owner
                 <Button
                   variant="text"
                   className={styles.limit ?? ''}
-                  aria-label={CONCESSION.limitOf(person.name)}
+                  aria-label={CONCESSION.limitIs(person.name, person.discountLimit)}
                   onClick={() => setLimiting(person.id)}
                 >
                   {person.discountLimit} %

@@ -14,14 +14,13 @@ import { unread } from './draft';
 import { Drawings } from './drawings';
 import { OrderBar } from './order-bar';
 import { piecePanel } from './piece-tabs';
-import { Held, Other, Stale } from './standing';
 import { Tape, Totals } from './tape';
 import { type Desk, type DeskStart, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
+const Standing = dynamic(() => import('./standing').then((file) => file.Standing), { loading: () => null });
 const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
 const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
-const OwnerAllows = dynamic(() => import('./owner-allows').then((file) => file.OwnerAllows), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
@@ -114,6 +113,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
 
   const { type, commit, put, build } = desk;
   const hands = useMemo(() => ({ type, commit, put, build }), [type, commit, put, build]);
+  const says = desk.other || desk.stale || desk.held || order?.expired || desk.issues[0]?.path === 'pin';
   const concede = useCallback(() => setDialog('concession'), []);
   const elsewhere = current.issues.filter(
     (issue) => !SECTIONS[open]!.paths.some((path) => issue.path?.startsWith(path)),
@@ -137,12 +137,9 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
       </section>
       <section className={styles.right} aria-label={DESK.sizesAndPrice}>
         <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
-          {desk.other && <Other desk={desk} />}
-          {desk.stale && <Stale desk={desk} />}
+          {says && <Standing desk={desk} order={order} edition={shop.prices.edition} />}
           {!desk.stale && <Trouble issues={desk.issues} />}
-          {desk.issues[0]?.path === 'pin' && <OwnerAllows busy={desk.busy} onAllow={(pin) => void desk.save(pin)} />}
           <Trouble issues={elsewhere} />
-          {order && <Held desk={desk} order={order} edition={shop.prices.edition} />}
           {current.worked && (
             <Tape worked={current.worked} former={former} onApply={desk.apply} onConcession={concede} />
           )}

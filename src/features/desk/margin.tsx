@@ -2,11 +2,13 @@
 /** What the piece and the order leave, line by line; hidden and shown by one key while a customer looks on. */
 import type { OrderPrice } from '@/core/pricing/order-price';
 import type { PiecePrice } from '@/core/pricing/price-line';
-import { type LineMargin, type Margin as Found, marginOf } from '@/core/pricing/margin';
+import { type LineMargin, type Margin as Left, marginOf } from '@/core/pricing/margin';
+import type { Afterwards as Found } from '@/core/ledger/afterwards';
 import { Cash } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
 import { LINE_NAMES } from '@/words/materials';
 import { MARGIN } from '@/words/screens/desk';
+import { Afterwards } from './afterwards';
 import styles from './tape.module.css';
 
 const percent = (tenths: number) => (tenths / 10).toFixed(1);
@@ -28,7 +30,7 @@ function OneLine({ line: { key, price, cost } }: { line: LineMargin }) {
   );
 }
 
-function Whole({ name, found, floor }: { name: string; found: Found; floor: number }) {
+function Whole({ name, found, floor }: { name: string; found: Left; floor: number }) {
   return (
     <>
       <li className={styles.quiet}>
@@ -50,19 +52,24 @@ interface Props {
   readonly order: OrderPrice;
   /** Percent below which it is warned. */
   readonly floor: number;
+  /** What it came to so far, once it is agreed. */
+  readonly after: Found | undefined;
 }
 
-export function Margin({ piece, all, order, floor }: Props) {
+export function Margin({ piece, all, order, floor, after }: Props) {
   const own = marginOf([piece], order);
   return (
-    <section aria-label={MARGIN.head} className={styles.margin}>
-      <ul>
-        {own.lines.map((line, index) => (
-          <OneLine key={index} line={line} />
-        ))}
-        <Whole name={MARGIN.piece} found={own} floor={floor} />
-        {all.length > 1 && <Whole name={MARGIN.order} found={marginOf(all, order)} floor={floor} />}
-      </ul>
-    </section>
+    <>
+      {after && <Afterwards found={after} />}
+      <section aria-label={MARGIN.head} className={styles.margin}>
+        <ul>
+          {own.lines.map((line, index) => (
+            <OneLine key={index} line={line} />
+          ))}
+          <Whole name={MARGIN.piece} found={own} floor={floor} />
+          {all.length > 1 && <Whole name={MARGIN.order} found={marginOf(all, order)} floor={floor} />}
+        </ul>
+      </section>
+    </>
   );
 }

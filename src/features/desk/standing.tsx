@@ -6,9 +6,10 @@ import { Note } from '@/ui/trouble';
 import { dayName } from '@/words/materials';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
+import { OwnerAllows } from './owner-allows';
 import type { Desk } from './use-desk';
 
-export function Stale({ desk }: { desk: Desk }) {
+function Stale({ desk }: { desk: Desk }) {
   return (
     <Note tone="warn">
       <p>{DESK.stale}</p>
@@ -25,7 +26,7 @@ export function Stale({ desk }: { desk: Desk }) {
 }
 
 /** The same person typed at another screen meanwhile; what this browser had is not lost. */
-export function Other({ desk }: { desk: Desk }) {
+function Other({ desk }: { desk: Desk }) {
   return (
     <Note tone="warn">
       <p>{DESK.other}</p>
@@ -42,7 +43,7 @@ export function Other({ desk }: { desk: Desk }) {
 }
 
 /** A quote keeps its prices while it holds; the books may have moved on. */
-export function Held({ desk, order, edition }: { desk: Desk; order: OrderView; edition: number }) {
+function Held({ desk, order, edition }: { desk: Desk; order: OrderView; edition: number }) {
   if (desk.held) {
     return (
       <Note tone="advise">
@@ -57,4 +58,16 @@ export function Held({ desk, order, edition }: { desk: Desk; order: OrderView; e
   }
   if (!order.expired) return null;
   return <Note tone="advise">{DESK.expired(dayName(order.quoteUntil))}</Note>;
+}
+
+/** All of it, in the order of how much it matters. */
+export function Standing({ desk, order, edition }: { desk: Desk; order: OrderView | null; edition: number }) {
+  return (
+    <>
+      {desk.other && <Other desk={desk} />}
+      {desk.stale && <Stale desk={desk} />}
+      {desk.issues[0]?.path === 'pin' && <OwnerAllows busy={desk.busy} onAllow={(pin) => void desk.save(pin)} />}
+      {order && <Held desk={desk} order={order} edition={edition} />}
+    </>
+  );
 }

@@ -24,10 +24,8 @@ import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
 import { figureName } from '@/words/builds';
 import { LINE_NAMES, hangingText } from '@/words/materials';
 import styles from './tape.module.css';
-import { CONCESSION } from '@/words/screens/concession';
 import { TAPE } from '@/words/screens/desk';
 
-const Afterwards = dynamic(() => import('./afterwards').then((file) => file.Afterwards), { loading: () => null });
 const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
 const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
 
@@ -147,7 +145,7 @@ function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
     <Line
       key={line.key}
       name={LINE_NAMES[line.key] ?? line.key}
-      note={line.rule === undefined ? line.quantity : `${line.quantity} ${CONCESSION.byRule(formatMoney(line.rule))}`}
+      note={line.rule === undefined ? line.quantity : `${line.quantity} ${TAPE.byRule(formatMoney(line.rule))}`}
       figure={<Cash value={line.amount} />}
       workings={line.workings}
     />
@@ -223,7 +221,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply, onConc
           </ul>
           {onConcession && (
             <Button variant="text" className={styles.concede ?? ''} onClick={onConcession}>
-              {CONCESSION.open}
+              {TAPE.concede}
             </Button>
           )}
         </>
@@ -258,8 +256,7 @@ export function Totals({
   const priced = all.flatMap((one) => one ?? []);
   return (
     <>
-      {margin && after && <Afterwards found={after} />}
-      {margin && piece && order && <Margin piece={piece} all={priced} order={order} floor={floor} />}
+      {margin && piece && order && <Margin piece={piece} all={priced} order={order} floor={floor} after={after} />}
       <dl className={styles.total}>
         <div>
           <dt>{TAPE.thisPiece}</dt>

@@ -75,6 +75,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
   const [choices, setChoices] = useState(() => choicesOf(newest.prices));
   const [house, setHouse] = useState(newest.house);
   const [starts, setStarts] = useState(shop.today);
+  const [minutes, setMinutes] = useState(false);
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const of = useCommandForm<'set-prices', Values, { edition: number }>('set-prices', {
     values: { ...valuesOf(newest.prices), why: PRICES.whyUsual },
@@ -193,7 +194,13 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
           {PRICES.save}
         </Button>
       </div>
-      <Minutes />
+      {minutes ? (
+        <Minutes />
+      ) : (
+        <Button variant="text" className={styles.minutes ?? ''} onClick={() => setMinutes(true)}>
+          {PRICES.minutes}
+        </Button>
+      )}
       <LastMonth read={read} />
     </Form>
   );

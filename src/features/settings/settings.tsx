@@ -1,6 +1,7 @@
 'use client';
 /** What the owner sets for the shop, and its back-ups. Each change is an edition that can be seen below. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { ShopSettings } from '@/contract/settings';
 import type { SettingsView } from '@/contract/views';
@@ -10,8 +11,7 @@ import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
 import { momentText } from '@/words/materials';
-import { type Account, ACCOUNTS } from '@/core/ledger/accounts';
-import { ACCOUNT_NAMES } from '@/words/screens/till';
+import { type Account, ACCOUNTS } from '@/core/ledger/account-list';
 import { BACK_UPS, MONEY_SETTINGS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
 import { BackUps } from './back-ups';
 import { readWeek, typedWeek } from './hours';
@@ -23,6 +23,10 @@ const DOOR: readonly Counted[] = ['idleMinutes', 'sessionDays', 'wrongPins', 'lo
 const MONEY: readonly Counted[] = ['refundLimit', 'marginFloor'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
+
+const AccountNumbers = dynamic(() => import('./account-numbers').then((file) => file.AccountNumbers), {
+  loading: () => null,
+});
 
 type Typed = Record<Counted | Weekday | 'currency' | `account-${Account}`, string>;
 const typedAccounts = ({ accounts }: ShopSettings) =>
@@ -79,6 +83,7 @@ function Figure({ name }: { name: Counted }) {
 
 function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => void }) {
   const [atPayment, setAtPayment] = useState(view.settings.taxAtPayment);
+  const [accounts, setAccounts] = useState(false);
   const [nightly, setNightly] = useState(view.settings.backUpNightly);
   const [closed, setClosed] = useState<readonly string[]>(view.settings.closed);
   const of = useCommandForm<'change-settings', Typed>('change-settings', {
@@ -150,12 +155,13 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
       </section>
       <section>
         <h2>{MONEY_SETTINGS.accounts}</h2>
-        <p className="soft">{MONEY_SETTINGS.accountsSay}</p>
-        {ACCOUNTS.map((account) => (
-          <div key={account} className={styles.row}>
-            <Field name={`account-${account}`} label={ACCOUNT_NAMES[account]} most={20} />
-          </div>
-        ))}
+        {accounts ? (
+          <AccountNumbers />
+        ) : (
+          <Button variant="text" onClick={() => setAccounts(true)}>
+            {MONEY_SETTINGS.showAccounts}
+          </Button>
+        )}
       </section>
       <section>
         <h2>{BACK_UPS.head}</h2>

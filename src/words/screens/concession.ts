@@ -1,6 +1,5 @@
 /** What is said where a price is set by hand or something is taken off. */
 export const CONCESSION = {
-  open: 'Discount or another price',
   head: 'Discount or another price',
   kind: 'Discount in',
   kinds: { percent: 'percent', amount: 'money' },
@@ -15,10 +14,9 @@ export const CONCESSION = {
   needsWhy: 'Say why.',
   leave: 'Leave it',
   take: 'Take it over',
-  byRule: (amount: string) => `by rule ${amount}`,
   pin: 'An owner’s PIN',
   allow: 'Allow and save',
-  limit: 'may take off',
+  limitIs: (name: string, percent: number) => `${percent} %: what ${name} may take off`,
   limitOf: (name: string) => `${name} may take off, in percent`,
   set: 'Set',
 } as const;

@@ -237,6 +237,8 @@ export const PIECE_FIELDS = {
 } as const;
 
 export const TAPE = {
+  concede: 'Discount or another price',
+  byRule: (amount: string) => `by rule ${amount}`,
   window: 'Window',
   packageText: 'Package',
   rabbet: 'Rabbet',

@@ -80,6 +80,7 @@ export const SETTING_WORDS = {
 export const MONEY_SETTINGS = {
   head: 'Money',
   accounts: 'Numbers of your accounts',
+  showAccounts: 'Show them',
   accountsSay:
     'As your bookkeeping knows them; the journal and the trial balance name accounts by them. Empty keeps the name.',
   currency: 'Currency',
