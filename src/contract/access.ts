@@ -47,6 +47,7 @@ export const ROUTES = {
   'POST /api/import-preview': OWNER,
   'GET /api/list-columns': OWNER,
   'GET /api/list-tables': OWNER,
+  'GET /api/prices/edition': OWNER,
   'GET /api/jobs/[ticket]': ALL,
   'GET /api/live': ALL,
   'POST /api/mat-cutter': ALL,

@@ -21,6 +21,7 @@ import type { Scene } from '@/core/drawing/scene';
 import type { Line } from '@/core/instructions/line';
 import type { StepInstructions } from '@/core/instructions/instructions';
 import type { WorkedOut } from '@/core/work-out';
+import type { Difference } from '@/core/pricing/differences';
 import type { PlannedRow } from '@/core/supplier-list/list';
 import type { ListName } from '@/core/supplier-list/names';
 import type { Issue } from '@/core/issue';
@@ -258,6 +259,22 @@ export interface FoundView {
   readonly paid: number;
   /** Every piece has passed its final check. */
   readonly ready: boolean;
+}
+/** What an edition changed against the one before it. */
+export interface EditionChanges {
+  readonly number: number;
+  /** Null for the first. */
+  readonly before: number | null;
+  readonly rules: readonly Difference[];
+  readonly materials: readonly {
+    readonly list: ListName;
+    readonly code: string;
+    readonly name: string;
+    readonly does: 'added' | 'changed' | 'gone';
+    readonly changes: readonly { readonly field: string; readonly from: string; readonly to: string }[];
+  }[];
+  /** Materials that are not shown. */
+  readonly more: number;
 }
 /** The lists of the books cell by cell: the columns' names, then every row. */
 export interface ListTablesView {

@@ -206,6 +206,7 @@ export type ShopIssue =
   | 'edition-past'
   | 'edition-begun'
   | 'edition-first'
+  | 'edition-unknown'
   | 'discount-needs-owner'
   | 'discount-reason'
   | 'deposit-less'

@@ -4,6 +4,7 @@ import type { Asked } from '@/contract/commands';
 import { editionByNumber, listMaterials, newestEdition } from '@/db/queries/books';
 import { readBooks } from '@/server/app-context';
 import { priceRulesSchema } from '@/core/pricing/rule-schema';
+import { editionChanges } from '@/server/edition-changes';
 import { pricesView } from '@/server/prices-view';
 import { whatIf } from '@/server/what-if';
 import { mm, toMm } from '@/core/units/length';
@@ -312,5 +313,46 @@ describe('an edition', () => {
     expect(view.editions[0]).toMatchObject({ number: 3, by: 'Ada', why: 'the new year', starts: '2031-06-02' });
     expect([view.shop.prices.edition, view.newest.number, view.newest.prices.labourPerHour]).toEqual([2, 3, '60.00']);
     expect((await editionByNumber(shop.app.db, 3))!.prices).not.toHaveProperty('edition');
+  });
+});
+
+describe('what an edition changed', () => {
+  beforeEach(fresh);
+  it('is told against the one before: rules, house, and each material with its fields', async () => {
+    await must(set({ labourPerHour: '60.00', rush: '25' }));
+    const viewer = shop.app.viewer();
+    expect(await editionChanges(viewer, 3)).toEqual({
+      number: 3,
+      before: 2,
+      rules: [
+        { path: ['rush'], from: '', to: '25' },
+        { path: ['labourPerHour'], from: '48.00', to: '60.00' },
+      ],
+      materials: [],
+      more: 0,
+    });
+    const dearer = CLEAN_LIST.replace('120,4.20,ft', '120,4.60,ft');
+    await must(shop.app.command('import-list', { text: dearer, edition: 3, file: 'dearer.csv' }));
+    expect(await editionChanges(viewer, 4)).toMatchObject({
+      rules: [],
+      materials: [
+        { list: 'mouldings', code: 'MAR-31', does: 'changed', changes: [{ field: 'cost', from: '4.20', to: '4.60' }] },
+      ],
+    });
+    await must(shop.app.command('undo-edition', { edition: 4 }));
+    expect((await editionChanges(viewer, 5))!.materials).toMatchObject([{ changes: [{ from: '4.60', to: '4.20' }] }]);
+  });
+
+  it('names what came and went, shows the first of many, and knows no edition that is none', async () => {
+    const viewer = shop.app.viewer();
+    const first = (await editionChanges(viewer, 2))!;
+    expect(first.materials.every(({ does }) => does === 'added')).toBe(true);
+    expect(first.materials.length + first.more).toBe(CLEAN_LIST.trim().split('\n').length - 1);
+    await must(shop.app.command('change-sheets', { edition: 2, put: [], gone: ['RAG-CHALK'] }));
+    expect((await editionChanges(viewer, 3))!.materials).toMatchObject([
+      { code: 'RAG-CHALK', does: 'gone', changes: [] },
+    ]);
+    expect([await editionChanges(viewer, 0), await editionChanges(viewer, 99)]).toEqual([undefined, undefined]);
+    expect(await editionChanges(viewer, 1)).toMatchObject({ before: null });
   });
 });

@@ -186,3 +186,16 @@ it('reads back exactly what it was given', () => {
   const book = { ...rules, groups: {} as never } as never;
   expect(rulesOf(valuesOf(book), choicesOf(book), 'mm')).toEqual({ rules });
 });
+
+describe('an edition', () => {
+  it('opens to what it changed against the one before it', async () => {
+    await opened();
+    type('Hanging kit', '7.77');
+    press('Make the edition');
+    await screen.findByText(/Edition \d+ is made/);
+    const { edition } = await now();
+    press(`What changed in edition ${edition}`);
+    const region = await screen.findByRole('region', { name: `What changed in edition ${edition}` });
+    await waitFor(() => expect(region.textContent).toMatch(/Against edition \d+:kit [\d.]+ → 7\.77$/));
+  });
+});

@@ -233,6 +233,15 @@ const TABLE_COLUMNS = {
   material: 'code, kind, spec',
 } as const;
 
+/** The materials that an edition changed, brought or let go. */
+export const codesOfEdition = async (db: Queries, number: number): Promise<string[]> =>
+  (
+    await db.query<{ code: string }>(
+      'SELECT code FROM moulding WHERE edition = $1 UNION ALL SELECT code FROM material WHERE edition = $1',
+      [number],
+    )
+  ).map(({ code }) => code);
+
 /** How this supplier names the columns of that list from now on. */
 export const rememberColumns = (tx: Tx, supplier: string, list: ListName, columns: ColumnMap) =>
   tx.query(

@@ -8,7 +8,8 @@ import { Cash, FractionText } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
 import { sayCaution } from '@/words/issues/say-caution';
-import { ACCEPT, DESK } from '@/words/screens/desk';
+import { DESK } from '@/words/screens/desk';
+import { ACCEPT } from '@/words/screens/desk-later';
 import styles from './desk.module.css';
 import type { Desk } from './use-desk';
 

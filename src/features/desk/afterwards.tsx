@@ -2,7 +2,7 @@
 /** What the piece came to so far against its quote: material with what was spoiled, and the time of the work. */
 import type { Afterwards as Found } from '@/core/ledger/afterwards';
 import { Cash } from '@/ui/figures';
-import { MARGIN } from '@/words/screens/desk';
+import { MARGIN } from '@/words/screens/desk-later';
 import styles from './tape.module.css';
 
 export function Afterwards({ found: { material, minutes, steps, spoiled, more } }: { found: Found }) {

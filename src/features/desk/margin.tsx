@@ -7,7 +7,7 @@ import type { Afterwards as Found } from '@/core/ledger/afterwards';
 import { Cash } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
 import { LINE_NAMES } from '@/words/materials';
-import { MARGIN } from '@/words/screens/desk';
+import { MARGIN } from '@/words/screens/desk-later';
 import { Afterwards } from './afterwards';
 import styles from './tape.module.css';
 

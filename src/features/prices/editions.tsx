@@ -1,6 +1,8 @@
 'use client';
 /** The editions of the books, the newest first; what has not begun can be taken back. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { PricesView } from '@/contract/views';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
@@ -8,8 +10,13 @@ import { dayName } from '@/words/materials';
 import { PRICES } from '@/words/screens/prices';
 import styles from './prices.module.css';
 
+const EditionChanges = dynamic(() => import('./edition-changes').then((file) => file.EditionChanges), {
+  loading: () => null,
+});
+
 export function Editions({ view: { shop, newest, editions } }: { view: PricesView }) {
   const { run, busy, issues } = useCommand('withdraw-edition');
+  const [open, setOpen] = useState<number | undefined>();
   const year = Number(shop.today.slice(0, 4));
   return (
     <section className={styles.editions}>
@@ -22,6 +29,14 @@ export function Editions({ view: { shop, newest, editions } }: { view: PricesVie
             <span>{PRICES.from(dayName(starts, year))}</span>
             <span>{why}</span>
             <span className="soft">{by}</span>
+            <Button
+              variant="text"
+              aria-expanded={open === number}
+              aria-label={PRICES.changedIn(number)}
+              onClick={() => setOpen(open === number ? undefined : number)}
+            >
+              {PRICES.changed}
+            </Button>
             {starts > shop.today && (
               <span className={styles.coming}>
                 {PRICES.mayNot}
@@ -37,6 +52,7 @@ export function Editions({ view: { shop, newest, editions } }: { view: PricesVie
                 )}
               </span>
             )}
+            {open === number && <EditionChanges number={number} />}
           </li>
         ))}
       </ol>

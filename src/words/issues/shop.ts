@@ -85,6 +85,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'discount-reason': () => 'Say why the discount is given.',
   'discount-needs-owner': ({ f }) =>
     `${f.percent} % less than the rules ask is above your ${f.limit} %. An owner’s PIN allows it, for this order only.`,
+  'edition-unknown': ({ f }) => `There is no edition ${f.edition}.`,
   'edition-first': () => 'Before the first edition there is nothing to go back to.',
   'edition-begun': ({ f }) =>
     `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,

@@ -50,15 +50,6 @@ export const CUSTOMER = {
   addNew: 'Add a new customer',
 } as const;
 
-export const ACCEPT = {
-  agrees: (name: string) => `${name} agrees`,
-  total: 'Order with tax',
-  deposit: 'Deposit to take next',
-  why: 'Why is it accepted?',
-  notYet: 'Not yet',
-  accept: 'Accept',
-} as const;
-
 export const MAT = {
   aPart: 'A part',
   bevelled: 'Bevelled',
@@ -329,22 +320,4 @@ export const MOULDINGS = {
   moreTypeAWord: (value: number) => `${value} more; type a word of the name or finish.`,
   thePriceListIs: 'The price list is empty. Import a supplier’s list in Books.',
   noMouldingHasThese: 'No moulding has these words.',
-} as const;
-
-export const MARGIN = {
-  afterwards: 'Against the quote so far',
-  material: 'Material',
-  spoiled: (part: string) => `spoiled: ${part}`,
-  work: 'Work done',
-  timed: (timed: number, done: number) => `${timed} of ${done} steps timed, the others as planned`,
-  minutes: (now: number, quoted: number) => `${now} of ${quoted} min`,
-  more: 'More than quoted',
-  less: 'Less than quoted',
-  head: 'Cost and margin, for staff',
-  of: 'of',
-  unknown: 'no cost known',
-  piece: 'Margin, this piece',
-  order: 'Margin, the order',
-  percent: (percent: string) => `${percent} %`,
-  low: (floor: number) => `Below the shop’s floor of ${floor} %.`,
 } as const;
