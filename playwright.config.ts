@@ -15,7 +15,7 @@ const server = (port: number, mode: string) => ({
   command: `node scripts/serve-for-tests.mjs ${port} ${mode}`,
   url: `http://127.0.0.1:${port}/sign-in`,
   reuseExistingServer: false,
-  timeout: 60_000,
+  timeout: 150_000,
 });
 
 /** Browser tests run the production build: the demo shop, and an empty shop that is still to be set up. */
