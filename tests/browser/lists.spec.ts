@@ -69,6 +69,16 @@ test('mouldings are pasted into the table, mended, taken as one edition and foun
   await page.keyboard.press('Control+z');
   await expect(page.getByText('cost: “” is not a cost like 4.20')).toBeVisible();
   await page.keyboard.press('Control+y');
+  // Nothing typed is lost by another list, nor by what somebody else changes in the books meanwhile.
+  await page.getByRole('tab', { name: 'Mats' }).click();
+  await expect(page.getByText('nothing typed is lost')).toBeVisible();
+  const { edition } = (await (await page.request.get('/api/list-tables')).json()) as { edition: number };
+  const columns = 'code,name,unit,width,height,thickness mm,colour,archival,cost,per';
+  const text = `${columns}\nELSE-1,From elsewhere,in,32,40,1.4,#ffffff,yes,1.10,sqft\n`;
+  const payload = { list: 'mats', text, edition, file: 'elsewhere' };
+  const elsewhere = { id: crypto.randomUUID(), name: 'import-list', payload };
+  expect((await page.request.post('/api/v1/commands', { data: elsewhere })).status()).toBe(200);
+  await expect(grid).toHaveAttribute('aria-rowcount', String(before + 2));
   await page.getByRole('button', { name: 'Look at 2 changes' }).click();
   await page.getByRole('button', { name: 'Take all 2' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'is made' })).toBeVisible();

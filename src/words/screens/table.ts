@@ -13,6 +13,7 @@ export const TABLE = {
   wrong: (rows: number) => (rows === 1 ? 'One row cannot be read yet.' : `${rows} rows cannot be read yet.`),
   undo: 'Undo',
   redo: 'Redo',
+  unsaved: 'Take what you changed first, or undo it: nothing typed is lost.',
   add: 'Add a row',
   look: (rows: number) =>
     rows === 0 ? 'Nothing changed' : rows === 1 ? 'Look at 1 change' : `Look at ${rows} changes`,

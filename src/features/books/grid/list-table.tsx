@@ -2,7 +2,7 @@
 /** A list of the books as a table: changed cell by cell or by pasting, looked at, and taken as one edition. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { ImportPreview } from '@/contract/views';
 import type { ListName } from '@/core/supplier-list/names';
 import type { Unit } from '@/core/units/length';
@@ -66,9 +66,11 @@ interface Props {
   /** The columns' names, then every row. */
   readonly cells: Block;
   readonly home: Unit;
+  /** Something is typed that was not taken yet, or no more. */
+  readonly onDirty: (dirty: boolean) => void;
   readonly onTaken: (edition: number) => void;
 }
-export function ListTable({ list, cells, home, onTaken }: Props) {
+export function ListTable({ list, cells, home, onDirty, onTaken }: Props) {
   const columns = cells[0]!;
   const start = useMemo(() => startOf(columns, home, list), [columns, home, list]);
   const widths = useMemo(() => columns.map((column) => WIDTHS[column] ?? USUAL_WIDTH), [columns]);
@@ -82,6 +84,8 @@ export function ListTable({ list, cells, home, onTaken }: Props) {
   const shown = useMemo(() => shownRows(rows, filters), [rows, filters]);
   const inSight = useMemo(() => shown.map((place) => rows[place]!), [rows, shown]);
   const changed = useMemo(() => changedRows(rows), [rows]);
+  const dirty = changed.length > 0;
+  useEffect(() => onDirty(dirty), [dirty, onDirty]);
   const wrong = useMemo(
     () => new Map(tools ? changed.map((row) => [row.id, tools.wrongIn(list, row)]) : []),
     [tools, list, changed],

@@ -2,7 +2,7 @@
 /** The four lists of the books as tables, each with what goes out and comes in. */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { ListTablesView } from '@/contract/views';
 import { LIST_NAMES, type ListName } from '@/core/supplier-list/names';
 import { useView } from '@/ui/query';
@@ -20,7 +20,18 @@ const ImportList = dynamic(() => import('../import/import-list').then((file) => 
 });
 
 export function Lists({ first }: { first: ListTablesView }) {
-  const { view } = useView('/api/list-tables', first, ['books']);
+  const { view: newest } = useView('/api/list-tables', first, ['books']);
+  const [dirty, setDirty] = useState(false);
+  const [view, setView] = useState(newest);
+  // While something is typed the table stays under the hands; what came meanwhile is looked at with the changes.
+  if (!dirty && view !== newest) setView(newest);
+  useEffect(() => {
+    if (!dirty) return undefined;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [dirty]);
+  const unlessTyped = (go: () => void) => (dirty ? setSaid(TABLE.unsaved) : go());
   const [list, setList] = useState<ListName>('mouldings');
   const [importing, setImporting] = useState(false);
   const [said, setSaid] = useState('');
@@ -37,7 +48,7 @@ export function Lists({ first }: { first: ListTablesView }) {
         <a href={`/api/v1/export/${list}.xlsx`} aria-label={BOOKS.exportWorkbook}>
           {BOOKS.workbook}
         </a>
-        <Button variant="outlined" onClick={() => setImporting(true)}>
+        <Button variant="outlined" onClick={() => unlessTyped(() => setImporting(true))}>
           {BOOKS.import}
         </Button>
       </header>
@@ -46,7 +57,7 @@ export function Lists({ first }: { first: ListTablesView }) {
         label={TABLE.lists}
         value={list}
         options={LIST_NAMES.map((name) => [name, TABLE.names[name]] as const)}
-        onChange={setList}
+        onChange={(to) => unlessTyped(() => setList(to))}
       />
       <div id="lists-panel" role="tabpanel" aria-labelledby={`lists-tab-${list}`} className={styles.panel}>
         <ListTable
@@ -54,7 +65,11 @@ export function Lists({ first }: { first: ListTablesView }) {
           list={list}
           cells={view.tables[list]}
           home={view.home}
-          onTaken={(edition) => setSaid(TABLE.taken(edition))}
+          onDirty={setDirty}
+          onTaken={(edition) => {
+            setDirty(false);
+            setSaid(TABLE.taken(edition));
+          }}
         />
       </div>
     </main>
