@@ -11,6 +11,7 @@ const config: NextConfig = {
     'fontkit',
     'fs-native-extensions',
     'tar',
+    'sharp',
   ],
   outputFileTracingRoot: process.cwd(),
 };

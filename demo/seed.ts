@@ -2,7 +2,7 @@
  * Fills an empty database with the made-up shop, through the same commands that people use, as if on the days they
  * happened. One transaction: either the whole shop is there or none of it.
  */
-import { USUAL_SETTINGS, calendarOf } from '@/contract/settings';
+import { type ShopSettings, USUAL_SETTINGS, calendarOf } from '@/contract/settings';
 import { firstOpenDay } from '@/core/schedule/calendar';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -32,11 +32,21 @@ import { hashPin } from '@/server/pins';
 import { STARTING_MATERIALS, firstBooks } from '@/server/starting-books';
 import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
 import { CUSTOMERS, ON_ACCOUNT, STAFF } from './people';
+import { type DrawnPhotos, drawPhotos, recordFor } from './photos';
 import { tillDays } from './till';
 import { PLANS, RACK_SHEETS, RACK_STICKS, STOCK } from './rack';
 
 const inch = (text: string) => mustParseLength(text, { unit: 'in' });
 const SETTINGS = defaultSettings('in');
+/** What the owner has set: where pieces lie, and from which value on they are locked away. */
+const DEMO_SETTINGS: ShopSettings = {
+  ...USUAL_SETTINGS,
+  valueLimit: 2000,
+  places: ['Shelf 1', 'Shelf 2', 'Shelf 3', 'Flat file 1', 'Flat file 2', 'Quarantine shelf'],
+  lockedPlaces: ['Locked cabinet'],
+  pieceTerms:
+    'We keep your piece dry, dark and insured up to its declared value. Finished work is kept for 60 days without charge; after that storage is charged by the week.\nFaults that were there before are listed above. Ask us before you decide about restoration.',
+};
 
 function designOf(piece: DemoPiece): Design {
   const plain = newDesign(SETTINGS, STARTING_MATERIALS, inch(piece.size[0]), inch(piece.size[1]));
@@ -59,6 +69,13 @@ function designOf(piece: DemoPiece): Design {
   };
 }
 
+/** The sizes of the pieces by their titles, for their pictures. */
+const SIZES = new Map(
+  ORDERS.flatMap(({ pieces }) =>
+    pieces.map(({ title, size: [w, h] }) => [title, [Number(inch(w)), Number(inch(h))] as const] as const),
+  ),
+);
+
 /** Makes commands happen at a moment, by a person. */
 class Teller {
   at: Date;
@@ -73,13 +90,14 @@ class Teller {
     this.at = now;
   }
 
-  async do<N extends CommandName>(name: N, payload: Asked<N>): Promise<void> {
+  /** `ready`: what the command makes ready before its transaction. */
+  async do<N extends CommandName>(name: N, payload: Asked<N>, ready?: unknown): Promise<void> {
     await perform(
       this.tx,
       crypto.randomUUID(),
       name,
       commands[name].payload.parse(payload) as never,
-      { app: this.app, by: this.ids.get(this.by)!, now: this.at },
+      { app: this.app, by: this.ids.get(this.by)!, now: this.at, ready },
       handlers,
     );
   }
@@ -151,7 +169,24 @@ const promisedOn = (now: Date, days: number): string => {
 
 const ALL_STEPS = Number.POSITIVE_INFINITY;
 
-async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds: readonly string[]): Promise<void> {
+/** What was written down and photographed when the pieces came. */
+async function takeIn(tell: Teller, pieces: readonly DemoJob[], drawn: DrawnPhotos): Promise<void> {
+  for (const { id, design } of pieces) {
+    const { title } = design.piece;
+    const record = recordFor(title, drawn);
+    if (!record) continue;
+    const { front, back } = drawn.get(title)!;
+    await tell.do('take-in', { pieceId: id, revision: null, record: record as never }, back ? [front, back] : [front]);
+  }
+}
+
+async function tellOrder(
+  tell: Teller,
+  now: Date,
+  order: DemoOrder,
+  customerIds: readonly string[],
+  drawn: DrawnPhotos,
+): Promise<void> {
   const orderId = crypto.randomUUID();
   const pieces = order.pieces.map((piece) => ({ id: crypto.randomUUID(), design: designOf(piece) }));
   tell.at = daysAfter(now, -order.ago);
@@ -163,6 +198,7 @@ async function tellOrder(tell: Teller, now: Date, order: DemoOrder, customerIds:
     promised: promisedOn(now, order.promisedIn),
     pieces,
   });
+  await takeIn(tell, pieces, drawn);
   const { progress } = order;
   if (progress === 'quoted' || progress === 'expired') return;
   if (progress === 'cancelled') return tell.do('cancel-order', { orderId, revision: 1, reason: 'Sold the drawing' });
@@ -273,6 +309,7 @@ export async function seedDemo(app: AppContext): Promise<void> {
   const hashes = await Promise.all(STAFF.map((one) => hashPin(one.pin)));
   const csv = fs.readFileSync(path.join(/*turbopackIgnore: true*/ process.cwd(), 'demo', 'mouldings.csv'), 'utf8');
   const mouldings = atOnce(readingList(MOULDINGS, csv)).rows.flatMap((row) => ('item' in row ? [row.item] : []));
+  const drawn = await drawPhotos(app.photos, SIZES);
   await app.db.transaction(async (tx) => {
     await insertShop(tx, {
       name: 'Quillet Framing',
@@ -304,7 +341,8 @@ export async function seedDemo(app: AppContext): Promise<void> {
     }
     const { customer, days, limit } = ON_ACCOUNT;
     await tell.do('change-terms', { customerId: ids[customer]!, days, limit });
-    for (const order of ORDERS) await tellOrder(tell, now, order, ids);
+    await tell.do('change-settings', { edition: 0, settings: DEMO_SETTINGS });
+    for (const order of ORDERS) await tellOrder(tell, now, order, ids, drawn);
     tell.by = 'Maro';
     tell.at = daysAfter(now, -30);
     await fillRack(tell);

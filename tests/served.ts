@@ -63,7 +63,7 @@ export function served(app: TestApp): Served {
       nextUrl,
       headers: new Headers(given),
       signal: init.signal ?? new AbortController().signal,
-      body: text === undefined ? null : streamOf(text),
+      body: init.body instanceof Blob ? init.body.stream() : text === undefined ? null : streamOf(text),
       text: () => Promise.resolve(text ?? ''),
     };
     return handler(request, { params: Promise.resolve(params) });

@@ -1,6 +1,7 @@
 /** What may be asked of the one door: the name of each command, what it needs, and who may ask. Shared by browser and server. */
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
+import { pieceRecordSchema, strokesSchema } from '@/core/custody/record-schema';
 import { designSchema } from '@/core/design/schema';
 import { MEANS } from '@/core/ledger/accounts';
 import { columnMapSchema } from '@/core/supplier-list/column-map';
@@ -12,6 +13,7 @@ import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
 import { LARGEST_LIST } from './limits';
 import { ROLES, type Role } from './roles';
+import { CHANNELS } from './channels';
 import { settingsSchema } from './settings';
 
 export { ROLES, type Role };
@@ -54,6 +56,12 @@ const houseSchema = z.strictObject({
   backing: articleCode,
   mirror: articleCode.optional(),
   boxBoard: articleCode.optional(),
+});
+/** What a customer likes: units, the border they mostly choose, how they are told; `none` where they refuse to be. */
+export const prefersSchema = z.strictObject({
+  units: z.enum(['in', 'mm']).optional(),
+  border: z.string().trim().max(120).optional(),
+  channel: z.enum(CHANNELS).optional(),
 });
 export const pinSchema = z.string().regex(/^\d{4,8}$/, 'not-a-pin');
 export { LARGEST_LIST };
@@ -164,6 +172,48 @@ export const commands = {
       name: line(120),
       phone: z.string().trim().max(40),
       email: z.union([z.literal(''), z.email().max(120)]),
+    }),
+  },
+  /** What is known of a customer; what is not said of them is empty. */
+  'edit-customer': {
+    roles: COUNTER,
+    payload: z.strictObject({
+      customerId: id,
+      revision,
+      name: line(120),
+      phone: z.string().trim().max(40),
+      email: z.union([z.literal(''), z.email().max(120)]),
+      addresses: z.array(line(300)).max(6),
+      prefers: prefersSchema,
+      notes: z.string().trim().max(2000),
+    }),
+  },
+  /** Two entries that are one and the same: the orders of `gone` become those of `keep`. */
+  'merge-customers': {
+    roles: COUNTER,
+    payload: z.strictObject({ keep: id, keepRevision: revision, gone: id, goneRevision: revision }),
+  },
+  /** Names and contacts of a customer are replaced wherever they stand; sizes and the ledger stay. */
+  'forget-customer': { roles: OWNER, payload: z.strictObject({ customerId: id, revision }) },
+  /** A list of customers: those that are known by their name and phone get what the list says, the others are added. */
+  'import-customers': {
+    roles: OWNER,
+    payload: z.strictObject({ text: z.string().max(LARGEST_LIST), file: z.string().max(200) }),
+  },
+  /** What is written down about a piece when it is taken in, and later. */
+  'take-in': {
+    roles: ALL,
+    payload: z.strictObject({ pieceId: id, revision: revision.nullable(), record: pieceRecordSchema }),
+  },
+  /** The customer signs for what is written down and for the declared value, on the screen or on paper. */
+  'sign-record': {
+    roles: COUNTER,
+    payload: z.strictObject({
+      pieceId: id,
+      revision,
+      name: line(120),
+      strokes: strokesSchema.nullable(),
+      value: z.int().min(0).max(1e12).nullable(),
     }),
   },
   'save-quote': {

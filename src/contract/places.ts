@@ -8,12 +8,13 @@ const IN_THE_BAR: readonly Place[] = [
   ['Board', '/board'],
   ['Bench', '/bench'],
   ['Rack', '/rack'],
-  ['Sums', '/sums'],
   ['Collect', '/collect'],
+  ['Customers', '/customers'],
   ['Till', '/till'],
   ['Books', '/books'],
 ];
 const BEHIND_THE_NAME: readonly Place[] = [
+  ['Sums', '/sums'],
   ['Your PIN', '/me'],
   ['Settings', '/settings'],
   ['Security', '/security'],

@@ -14,6 +14,8 @@ const week = z.strictObject(
 const inHundredths = (code: string): boolean =>
   new Intl.NumberFormat('en', { style: 'currency', currency: code }).resolvedOptions().maximumFractionDigits === 2;
 
+const placeName = z.string().trim().min(1).max(60);
+
 export const settingsSchema = z.strictObject({
   /** Minutes without a sign of a person until their session ends. */
   idleMinutes: z.int().min(5).max(10_080),
@@ -46,6 +48,13 @@ export const settingsSchema = z.strictObject({
     .refine((code) => !/^[A-Z]{3}$/.test(code) || inHundredths(code), 'currency-minor'),
   /** The shop's own numbers of the accounts, as its bookkeeping knows them. */
   accounts: z.partialRecord(z.enum(ACCOUNTS), z.string().regex(/^[\w.-]{1,20}$/, 'account-number')),
+  /** Declared value, in whole units of money, above which a receipt is signed and the piece lies locked; 0: no limit. */
+  valueLimit: z.int().min(0).max(1_000_000_000),
+  /** Where pieces lie, and which of those places are locked. */
+  places: z.array(placeName).max(200),
+  lockedPlaces: z.array(placeName).max(50),
+  /** What the receipt for a piece says about storage, liability and what is not collected, in the shop's words. */
+  pieceTerms: z.string().max(3000),
   /** Percent of margin below which the desk warns. */
   marginFloor: z.int().min(0).max(95),
 });
@@ -76,6 +85,10 @@ export const USUAL_SETTINGS: ShopSettings = {
   refundLimit: 50,
   currency: '',
   accounts: {},
+  valueLimit: 0,
+  places: [],
+  lockedPlaces: [],
+  pieceTerms: '',
   marginFloor: 30,
 };
 

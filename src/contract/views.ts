@@ -13,7 +13,9 @@ import type { JobState } from '@/core/route/state';
 import type { Waiting } from '@/core/route/waits';
 import type { Calendar } from '@/core/schedule/calendar';
 import type { Built, Measured } from '@/core/jobs/as-built';
-import type { Unit } from '@/core/units/length';
+import type { FaultKind, Flag, PieceRecord, Signed } from '@/core/custody/record';
+import type { Length, Unit } from '@/core/units/length';
+import type { Prefers } from './channels';
 import type { ListedPiece } from '@/core/cutting/rack-list';
 import type { Wanted } from '@/core/cutting/demand';
 import type { PlanFigures } from '@/core/cutting/plan-figures';
@@ -122,6 +124,49 @@ export interface CustomerView {
   readonly email: string;
   readonly orders?: number | undefined;
 }
+/** All that is known of a customer, and what they had. */
+export interface CustomerPage {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly phone: string;
+  readonly email: string;
+  readonly addresses: readonly string[];
+  readonly prefers: Prefers;
+  readonly notes: string;
+  readonly since: string;
+  readonly forgotten: boolean;
+  readonly terms: { readonly days: number | null; readonly limit: number | null };
+  readonly had: readonly HadView[];
+  /** Below which number the next part begins; null when this was the last. */
+  readonly next: number | null;
+}
+/** A piece that a customer brought: what was chosen, its size and its picture. */
+export interface HadView {
+  readonly id: string;
+  readonly number: number;
+  readonly state: string;
+  readonly day: string;
+  readonly title: string;
+  readonly chosen: readonly string[];
+  readonly size: { readonly w: Length; readonly h: Length } | null;
+  readonly outside: { readonly w: Length; readonly h: Length } | null;
+  readonly price: number | null;
+  readonly scene: Scene | null;
+}
+/** What a few letters find, from anywhere. */
+export interface FoundAnything {
+  readonly orders: readonly FoundView[];
+  readonly customers: readonly CustomerView[];
+  readonly pieces: readonly {
+    readonly id: string;
+    readonly number: number;
+    readonly title: string;
+    readonly customer: string;
+  }[];
+  readonly mouldings: readonly { readonly code: string; readonly name: string; readonly colour: string }[];
+  readonly actions: readonly { readonly name: string; readonly href: string }[];
+}
 export interface PaymentView {
   readonly id: string;
   readonly kind: 'deposit' | 'balance' | 'refund' | 'correction';
@@ -143,6 +188,44 @@ export interface JobSummary {
   readonly state: JobState;
   readonly hold: HoldView | null;
 }
+/** The photos that stand for a piece in its drawings, by the piece's id. */
+export type Pictures = Readonly<Record<string, readonly string[]>>;
+/** What is known of a piece's record at the bench and on the board. */
+export interface CareView {
+  readonly picture: string | null;
+  readonly flags: readonly Flag[];
+  /** Why it is set apart; empty where it is not. */
+  readonly apart: readonly (FaultKind | Flag)[];
+  readonly faults: number;
+  readonly came: readonly string[];
+  readonly place: string;
+}
+/** The record of a piece with what it belongs to. */
+export interface PieceView {
+  readonly id: string;
+  readonly revision: number | null;
+  readonly record: PieceRecord;
+  readonly signed: (Omit<Signed, 'byId' | 'record'> & { readonly current: boolean }) | null;
+  readonly at: string | null;
+  readonly by: string | null;
+  readonly title: string;
+  readonly kind: string;
+  /** In whole units of 1/320 mm; null while it was not measured. */
+  readonly size: { readonly w: Length; readonly h: Length } | null;
+  /** Minor units; not for the bench. */
+  readonly value: number | null;
+  /** Above it a signature and a locked place are wanted; null where the shop has none. */
+  readonly limit: number | null;
+  readonly order: {
+    readonly number: number;
+    readonly customer: string;
+    readonly state: string;
+    readonly ticket: string | null;
+  } | null;
+  readonly places: readonly string[];
+  readonly lockedPlaces: readonly string[];
+  readonly maySign: boolean;
+}
 export interface OrderView {
   readonly id: string;
   readonly number: number;
@@ -155,6 +238,9 @@ export interface OrderView {
   readonly held: boolean;
   readonly expired: boolean;
   readonly customer: CustomerView;
+  readonly pictures: Pictures;
+  /** What is known of each piece's record, by the piece's id; those without one are left out. */
+  readonly care: Readonly<Record<string, CareView>>;
   readonly pieces: readonly { readonly id: string; readonly design: Design; readonly agreed: WorkedOut | null }[];
   readonly agreed: OrderPrice | null;
   readonly payments: readonly PaymentView[];
@@ -204,6 +290,8 @@ export interface JobView {
   readonly revision: number;
   readonly customer: string;
   readonly promised: string;
+  readonly care: CareView | null;
+  readonly pictures: readonly string[];
   readonly state: JobState;
   readonly hold: HoldView | null;
   readonly reasons: Readonly<Record<string, string>>;
@@ -234,6 +322,7 @@ export interface BoardJob {
   readonly title: string;
   readonly customer: string;
   readonly promised: string;
+  readonly care: CareView | null;
   readonly state: JobState;
   readonly hold: HoldView | null;
   readonly next: StepKey | null;

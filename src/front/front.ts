@@ -7,6 +7,7 @@
 import http from 'node:http';
 import http2 from 'node:http2';
 import type { AddressInfo, Socket } from 'node:net';
+import { LARGEST_PHOTO } from '@/contract/limits';
 import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
 
 export const KEY_HEADER = 'x-lopren-front';
@@ -14,7 +15,7 @@ export const ADDRESS_HEADER = 'x-lopren-address';
 export const SCHEME_HEADER = 'x-lopren-scheme';
 
 /** A request whose body is larger than this is refused before it is read: of anybody, and of strangers. */
-export const LARGEST = { known: 10_000_000, stranger: 64_000 } as const;
+export const LARGEST = { known: 10_000_000, stranger: 64_000, photo: LARGEST_PHOTO } as const;
 const LONGEST_URL = 8_000;
 const HEADERS_MS = 10_000;
 const BODY_MS = 30_000;
@@ -101,7 +102,11 @@ const limitOf = (
   path: string,
   headers: http.IncomingHttpHeaders,
   { signed, open }: Pick<FrontOptions, 'signed' | 'open'>,
-) => (signed(headers.cookie) || open(path) ? LARGEST.known : LARGEST.stranger);
+) => {
+  const known = signed(headers.cookie);
+  if (known && path === '/api/photos') return LARGEST.photo;
+  return known || open(path) ? LARGEST.known : LARGEST.stranger;
+};
 
 function say(response: Response, status: number, sentence: string, more: Record<string, string> = {}): void {
   if (response.headersSent || response.writableEnded) return;

@@ -20,6 +20,7 @@ import { type ShopSettings, USUAL_SETTINGS, readSettings } from '@/contract/sett
 import { latestSettings } from '@/db/queries/settings';
 import type { BackUps } from './back-up/back-ups';
 import type { Bus } from './live';
+import type { Photos } from './photos';
 
 /** What the program keeps in mind from request to request; kept here because its parts are bundled apart. */
 export interface Mind {
@@ -29,8 +30,10 @@ export interface Mind {
   readonly guesses: Map<string, Promise<unknown>>;
   /** How often the same was written to the security log lately. */
   readonly logged: Map<string, { since: number; written: number; left: number }>;
+  /** The day on which photos that nobody uses were looked for last. */
+  swept: string;
 }
-export const newMind = (): Mind => ({ sessions: new Map(), guesses: new Map(), logged: new Map() });
+export const newMind = (): Mind => ({ sessions: new Map(), guesses: new Map(), logged: new Map(), swept: '' });
 
 export interface AppContext extends KeptBooks {
   readonly mind: Mind;
@@ -47,6 +50,7 @@ export interface AppContext extends KeptBooks {
   /** What the console printed, to be typed when a new shop is set up; undefined when none is asked for. */
   readonly setUpCode?: string | undefined;
   readonly backUps?: BackUps | undefined;
+  readonly photos: Photos;
 }
 export interface ShopData {
   readonly shop: ShopRow;

@@ -1,6 +1,7 @@
 /** Puts the application together: database, stand-ins, clock, secret. One for the whole process, kept through hot reloads. */
-import { randomInt } from 'node:crypto';
+import { randomInt, randomUUID } from 'node:crypto';
 import fs from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { type Db, isUnavailable, openDb } from '@/db/client';
@@ -14,6 +15,7 @@ import { warmUp } from './cutting/plans';
 import { CuttingPool } from './cutting/pool';
 import { type AppContext, keptBooks, newMind } from './app-context';
 import { newBus } from './live';
+import { photosIn } from './photos';
 import { runEachMinute } from './minutes';
 
 const root = () => /*turbopackIgnore: true*/ process.cwd();
@@ -49,6 +51,7 @@ export const contextOver = (
     demo,
     setUpCode,
     backUps,
+    photos: photosIn(folder ?? path.join(/*turbopackIgnore: true*/ os.tmpdir(), `lopren-${randomUUID()}`)),
     mind: newMind(),
     ...books,
   };

@@ -5,11 +5,11 @@ import type { Unit } from '@/core/units/length';
 import { problem } from './problem';
 import { unreadable } from './texts';
 
-/** Reads a body of at most `most` bytes as text; undefined when it is larger, without reading the rest. */
-export async function readText(request: Request, most: number): Promise<string | undefined> {
+/** Reads a body of at most `most` bytes; undefined when it is larger, without reading the rest. */
+export async function readBytes(request: Request, most: number): Promise<Buffer | undefined> {
   if (Number(request.headers.get('content-length') ?? 0) > most) return undefined;
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return Buffer.alloc(0);
   const chunks: Uint8Array[] = [];
   let read = 0;
   for (;;) {
@@ -22,8 +22,12 @@ export async function readText(request: Request, most: number): Promise<string |
     }
     chunks.push(value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
+
+/** The same as text. */
+export const readText = async (request: Request, most: number): Promise<string | undefined> =>
+  (await readBytes(request, most))?.toString('utf8');
 
 /** The body as JSON, or the response that refuses it. */
 export async function readJson(request: Request, most: number): Promise<{ value: unknown } | { refusal: Response }> {

@@ -10,12 +10,16 @@ import type { WorkedOut } from '@/core/work-out';
 import { sayLine } from '@/words/instructions';
 import { markText } from '@/words/marks';
 
-export function instructed(worked: WorkedOut, settings: Settings): Pick<JobView, 'instructions' | 'checks'> {
+export function instructed(
+  worked: WorkedOut,
+  settings: Settings,
+  photos: readonly string[] = [],
+): Pick<JobView, 'instructions' | 'checks'> {
   const has = new Has(worked, settings);
   const { marks } = markingMap(has);
   return {
     instructions: instructionsFor(has).map((step) => {
-      const scene = stepScene(has, step.step);
+      const scene = stepScene(has, step.step, photos);
       const lines = step.lines.map((line) => ({ ...line, said: { in: sayLine(line, 'in'), mm: sayLine(line, 'mm') } }));
       const here = markRows(marks.filter((mark) => mark.step === step.step));
       const said = here.map((row) => ({ in: markText(row, 'in'), mm: markText(row, 'mm') }));

@@ -19,6 +19,7 @@ export const SECURITY_WHATS = [
   'person added',
   'person removed',
   'person re-admitted',
+  'customer forgotten',
   'sessions ended',
   'request refused',
   'command refused',

@@ -1,5 +1,5 @@
 /** What the screens are shown: queries put together into views. */
-import type { BoardView, CustomerView, FoundView, JobView, OrderView, ShopView } from '@/contract/views';
+import type { BoardView, CustomerView, FoundView, JobView, OrderView, Pictures, ShopView } from '@/contract/views';
 import { calendarOf } from '@/contract/settings';
 import { type Agreed, withWorkings, withoutMoney } from '@/core/agreed';
 import { partsOfTickets } from '@/db/queries/rack';
@@ -23,8 +23,6 @@ import {
 } from '@/db/queries/jobs';
 import {
   type OrderRow,
-  customerById,
-  findCustomers,
   findOrders,
   openCards,
   orderByNumber,
@@ -32,10 +30,14 @@ import {
   piecesOf,
   type PieceRow,
 } from '@/db/queries/orders';
+import { customerById, findCustomers } from '@/db/queries/customers';
+import { type RecordRow, recordOf, recordsOf } from '@/db/queries/records';
+import { frontsOf } from '@/core/custody/record';
 import type { Queries } from '@/db/client';
 import { dayOf } from './clock';
 import { asBuiltOf } from './as-built';
 import { instructed } from './instructed';
+import { careOf } from './records';
 import { plannedOf } from './planned';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
@@ -77,6 +79,14 @@ async function orderAs(
     })
   );
 }
+/** The photos that stand for these pieces, by the piece's id; those without are left out. */
+const picturesIn = (records: ReadonlyMap<string, RecordRow>): Pictures =>
+  Object.fromEntries(
+    [...records].flatMap(([id, { record }]) => (frontsOf(record).length > 0 ? [[id, frontsOf(record)]] : [])),
+  );
+export const picturesView = async ({ app }: CounterViewer, ids: readonly string[]): Promise<Pictures> =>
+  picturesIn(await recordsOf(app.db, ids));
+
 const NOTHING_SOLD = { total: NOTHING, net: [], tax: [] };
 /** What is the customer's: all that is held of a cancelled order, else what came beyond the total. */
 const owedBackOf = (account: OrderAccount, cancelled: boolean): number =>
@@ -128,6 +138,10 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
   const customer = await customerById(db, order.customer_id);
   const pieces = await piecesOf(db, order.id);
   const payments = await paymentsOf(db, order.id);
+  const records = await recordsOf(
+    db,
+    pieces.map(({ id }) => id),
+  );
   const cards = await openCards(db, order.id);
   const jobs = await jobsOfOrder(db, order.id);
   const { edition } = books.prices;
@@ -149,7 +163,9 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     promised: order.promised,
     quoteUntil: order.quote_until,
     edition: order.edition,
-    customer: customer!,
+    customer: { id: customer!.id, name: customer!.name, phone: customer!.phone, email: customer!.email },
+    pictures: picturesIn(records),
+    care: Object.fromEntries([...records].map(([id, row]) => [id, careOf(row)!])),
     agreed: order.agreed,
     held,
     expired,
@@ -194,6 +210,7 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     const worked = job && (await agreedOf(db, job.id));
     return (
       worked && {
+        row: await recordOf(db, job.id),
         job,
         agreed: worked,
         steps: await stepsOf(db, job.id),
@@ -203,7 +220,8 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     );
   });
   if (!found) return undefined;
-  const { job, agreed, steps, events, cut } = found;
+  const { job, agreed, steps, events, cut, row } = found;
+  const pictures = row ? frontsOf(row.record) : [];
   const { settings } = (await app.books())!;
   const { worked, issues } = asBuiltOf(job, agreed, steps, settings);
   const waiting = waitingAt(steps, app.clock.now(), await app.shopSettings());
@@ -214,10 +232,12 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
     revision: job.revision,
     customer: job.customer,
     promised: job.promised,
+    care: careOf(row),
+    pictures,
     hold: job.hold,
     reasons: job.reasons,
     worked: person.role === 'bench' ? withoutMoney(worked) : worked,
-    ...instructed(worked, settings),
+    ...instructed(worked, settings, pictures),
     state: job.order_state === 'cancelled' ? 'cancelled' : jobState(steps),
     built: job.built,
     measures: measuresOf(worked),
@@ -239,10 +259,10 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
 }
 
 export async function boardView({ app }: Viewer): Promise<BoardView> {
-  const { jobs, all } = await app.db.read(async (db) => {
+  const { jobs, all, records } = await app.db.read(async (db) => {
     const jobs = await openJobs(db);
     const ids = jobs.map((job) => job.id);
-    return { jobs, all: await stepsOfAll(db, ids) };
+    return { jobs, all: await stepsOfAll(db, ids), records: await recordsOf(db, ids) };
   });
   const settings = await app.shopSettings();
   const now = app.clock.now();
@@ -259,6 +279,7 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
         title: job.title,
         customer: job.customer,
         promised: job.promised,
+        care: careOf(records.get(job.id)),
         state: jobState(steps),
         hold: job.hold,
         next: next ?? null,

@@ -6,7 +6,12 @@ import { type ReactNode, useRef } from 'react';
 interface Props {
   readonly label: string;
   readonly accept: string;
-  readonly onFile: (file: File) => void;
+  readonly onFile?: (file: File) => void;
+  /** Of one button or the other: where several may be chosen, all of them. */
+  readonly onFiles?: (files: readonly File[]) => void;
+  readonly several?: boolean;
+  /** The device's own camera, where it has one. */
+  readonly camera?: boolean;
   readonly variant?: NonNullable<ButtonProps['variant']>;
   readonly disabled?: boolean;
   readonly wide?: boolean;
@@ -17,6 +22,9 @@ export function FileButton({
   label,
   accept,
   onFile,
+  onFiles,
+  several = false,
+  camera = false,
   variant = 'outlined',
   disabled = false,
   wide = false,
@@ -29,12 +37,15 @@ export function FileButton({
         ref={field}
         type="file"
         accept={accept}
+        multiple={several}
+        {...(camera ? { capture: 'environment' as const } : {})}
         className="sr"
         aria-label={label}
         tabIndex={-1}
         onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) onFile(file);
+          const files = [...(event.target.files ?? [])];
+          if (files[0]) onFile?.(files[0]);
+          if (files.length > 0) onFiles?.(files);
 
           if (field.current) field.current.value = '';
         }}

@@ -1,7 +1,7 @@
 'use client';
 /** What each key does, where it does it. */
 import Dialog from '@mui/material/Dialog';
-import { KEYS } from '@/words/screens/frame';
+import { KEYS } from '@/words/screens/keys';
 import styles from './top-bar.module.css';
 
 export function KeysDialog({ onClose }: { onClose: () => void }) {

@@ -21,11 +21,25 @@ interface Props {
   /** What it is called aloud, where its label changes. */
   readonly aloud?: string;
   readonly first?: boolean;
+  /** The id of a list of what is usual. */
+  readonly list?: string;
   /** What Enter does; else it goes on to the next field. */
   readonly onEnter?: () => void;
 }
 
-export function PlainField({ label, name, value, most, onChange, wrong, hint, aloud, first = false, onEnter }: Props) {
+export function PlainField({
+  label,
+  name,
+  value,
+  most,
+  onChange,
+  wrong,
+  hint,
+  aloud,
+  first = false,
+  list,
+  onEnter,
+}: Props) {
   const id = useId();
   return (
     <div className={styles.field}>
@@ -50,6 +64,7 @@ export function PlainField({ label, name, value, most, onChange, wrong, hint, al
         slotProps={{
           input: {
             maxLength: most,
+            ...(list === undefined ? {} : { list }),
             ...(aloud === undefined ? {} : { 'aria-label': aloud }),
             'aria-invalid': wrong !== undefined,
             'aria-describedby': `${id}-says`,

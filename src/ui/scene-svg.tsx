@@ -8,6 +8,8 @@ import { useUnit } from './units';
 
 const TONES = { ink: 'var(--ink)', soft: 'var(--soft)', caution: 'var(--caution)', next: 'var(--next)' } as const;
 
+/** Drawn larger than this, in pixels, a photo is fetched as it is kept. */
+const SMALL = 500;
 const LEAD = 1.15;
 /** How wide a text is in letters' heights, about; a fraction takes less than it has signs. */
 const widthOf = (text: string): number => 0.5 * text.replace(/ ?\d+\/\d+/g, '12').length;
@@ -96,6 +98,28 @@ function draw(shape: Shape, key: number, paint: Paint) {
     case 'dot': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
       return <circle key={key} cx={x} cy={y} r={Math.max(2, shape.radius * paint.scale)} fill={shape.fill} />;
+    }
+    case 'picture': {
+      const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      const { clip } = shape;
+      const [cx = 0, cy = 0] = paint.at([clip.x, clip.y]).split(',').map(Number);
+      const id = `clip-${shape.hash.slice(0, 8)}-${key}-${Math.round(cx)}-${Math.round(cy)}-${Math.round(clip.w * paint.scale)}`;
+      return (
+        <g key={key}>
+          <clipPath id={id}>
+            <rect x={cx} y={cy} width={clip.w * paint.scale} height={clip.h * paint.scale} />
+          </clipPath>
+          <image
+            href={`/api/photos/${shape.hash}?size=${Math.max(shape.w, shape.h) * paint.scale > SMALL ? 'full' : 'small'}`}
+            x={x}
+            y={y}
+            width={shape.w * paint.scale}
+            height={shape.h * paint.scale}
+            preserveAspectRatio="xMidYMid slice"
+            clipPath={`url(#${id})`}
+          />
+        </g>
+      );
     }
     case 'text': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);

@@ -7,10 +7,21 @@ import { forgetTyped, signIn } from './shop';
 
 test.describe.configure({ timeout: 240_000 });
 
-const real = (name: string) => name.replace('[number]', '2424').replace('[ticket]', '2424-1');
-const PLACES = Object.keys(PAGES)
-  .filter((name) => name !== '/' && name !== '/set-up')
-  .map(real);
+/** Every page at an address where there is something, as somebody who signed in finds it. */
+async function placesOf(page: Page): Promise<string[]> {
+  const found = async (what: string, text: string) =>
+    (await (await page.request.get(`/api/find?what=${what}&text=${text}`)).json()) as unknown;
+  const [customer] = (await found('customers', 'Orla')) as { id: string }[];
+  const [piece] = ((await found('all', 'Lantern room')) as { pieces: { id: string }[] }).pieces;
+  return Object.keys(PAGES)
+    .filter((name) => name !== '/' && name !== '/set-up')
+    .map((name) =>
+      name
+        .replace('[number]', '2424')
+        .replace('[ticket]', '2424-1')
+        .replace('[id]', name.startsWith('/pieces') ? piece!.id : customer!.id),
+    );
+}
 
 const still = async (page: Page) => {
   await expect(page.locator('main').filter({ visible: true })).toHaveCount(1);
@@ -20,7 +31,7 @@ const still = async (page: Page) => {
 test('no page shuts anybody out: nothing serious for axe, one heading of the first level', async ({ page }) => {
   await signIn(page);
   const wrong: string[] = [];
-  for (const place of PLACES) {
+  for (const place of await placesOf(page)) {
     await page.goto(place);
     await still(page);
     const { violations } = await new AxeBuilder({ page }).analyze();
@@ -41,7 +52,7 @@ test('no page ships more script than was agreed', async ({ page }) => {
   await signIn(page);
   await forgetTyped(page);
   const over: string[] = [];
-  for (const place of PLACES) {
+  for (const place of await placesOf(page)) {
     const fresh = await page.context().newPage();
     const sizes: Promise<number>[] = [];
     fresh.on('response', (response) => {
@@ -57,13 +68,25 @@ test('no page ships more script than was agreed', async ({ page }) => {
   expect(over).toEqual([]);
 });
 
-const NARROW = ['/board', '/bench', '/bench/2424-1', '/collect', '/collect/2424', '/rack', '/desk', '/me', '/sign-in'];
+const NARROW = [
+  '/board',
+  '/bench',
+  '/bench/2424-1',
+  '/collect',
+  '/collect/2424',
+  '/customers',
+  '/rack',
+  '/desk',
+  '/me',
+  '/sign-in',
+];
 for (const width of [390, 820, 1024])
   test(`nothing is wider than a screen of ${width}`, async ({ page }) => {
     await page.setViewportSize({ width, height: width < 500 ? 844 : 1100 });
     await signIn(page);
     const wide: string[] = [];
-    for (const place of NARROW) {
+    const piece = (await placesOf(page)).find((place) => place.startsWith('/pieces'))!;
+    for (const place of [...NARROW, piece]) {
       await page.goto(place);
       await still(page);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -85,9 +85,9 @@ describe('commands', () => {
 
   /** Which commands each role must not reach, told apart from the table itself. */
   const NOT_BENCH =
-    /^(add-customer|save-quote|accept-order|cancel-order|take-cash|take-transfer|take-voucher|sell-voucher|refund|use-till|open-till|move-cash|count-till|seal-till|ask-card|drop-card|reverse-payment|hand-over)$/;
+    /^(add-customer|edit-customer|merge-customers|sign-record|save-quote|accept-order|cancel-order|take-cash|take-transfer|take-voucher|sell-voucher|refund|use-till|open-till|move-cash|count-till|seal-till|ask-card|drop-card|reverse-payment|hand-over)$/;
   const OWNER_ONLY =
-    /^(add-staff|remove-person|re-admit-person|change-settings|set-group-rule|set-prices|change-sheets|withdraw-edition|write-off|add-till|book-payout|change-terms|import-list|undo-edition|set-discount-limit)$/;
+    /^(add-staff|remove-person|re-admit-person|change-settings|set-group-rule|set-prices|change-sheets|withdraw-edition|write-off|add-till|book-payout|change-terms|import-list|undo-edition|set-discount-limit|forget-customer|import-customers)$/;
   const names = Object.keys(commands) as CommandName[];
 
   it.each(names)('%s is refused to whoever it is not for, before its payload is looked at', async (name) => {

@@ -1,12 +1,14 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import sharp from 'sharp';
 import * as tar from 'tar';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { USUAL_SETTINGS } from '@/contract/settings';
 import { type Db, openDb } from '@/db/client';
 import { makeArchive, restoreArchive, verifyArchive } from '@/server/back-up/archive';
 import { backUpsOf, lastDue, nameAt } from '@/server/back-up/back-ups';
+import { photosIn } from '@/server/photos';
 import { askRunning, listenForCommands } from '@/server/back-up/control';
 import { sourceThread } from '../../scripts/tsx-thread';
 
@@ -107,6 +109,29 @@ describe('a back-up', () => {
     expect(names[0]).toBe('manifest.json');
     expect(names.some((name) => /^(lock|back-ups|control\.sock|tls)/.test(name))).toBe(false);
     expect(names).toEqual(expect.arrayContaining(['secret', 'db/PG_VERSION', 'db/pg_wal/']));
+  });
+
+  it('holds each photo once, and none of the small ones, which can be made again', async () => {
+    const photos = photosIn(folder);
+    const picture = (shade: number) =>
+      sharp({ create: { width: 900, height: 700, channels: 3, background: { r: shade, g: 9, b: 9 } } })
+        .png()
+        .toBuffer();
+    const hashes: string[] = [];
+    for (const shade of [10, 200, 10]) {
+      const kept = await photos.keep(await picture(shade));
+      if (!kept.ok) throw new Error(kept.issues[0]!.code);
+      await photos.read(kept.value.hash, 'small');
+      hashes.push(kept.value.hash);
+    }
+    const { file } = await make('photos.tar.gz');
+    const names: string[] = [];
+    await tar.list({ file, onReadEntry: (entry) => void names.push(entry.path) });
+    const jpegs = names.filter((name) => name.endsWith('.jpg')).sort();
+    expect(jpegs).toEqual([...new Set(hashes)].map((hash) => `photos/${hash.slice(0, 2)}/${hash}.jpg`).sort());
+    const again = path.join(root, 'with-photos');
+    expect((await restoreArchive(file, again)).ok).toBe(true);
+    expect(await photosIn(again).read(hashes[1]!, 'small')).toBeDefined();
   });
 
   it('that was changed, cut short or made up is not restored, and nothing is written', async () => {

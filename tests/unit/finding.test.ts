@@ -1,7 +1,8 @@
 /** Finding among many orders, held against going through all of them one by one; and that the years themselves are whole. */
 import { beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '@demo/seed';
-import { findCustomers, findOrders } from '@/db/queries/orders';
+import { findCustomers } from '@/db/queries/customers';
+import { findOrders } from '@/db/queries/orders';
 import { staffByName } from '@/db/queries/staff';
 import { jobView, orderView } from '@/server/views';
 import { fillYears } from '../../scripts/many/years';

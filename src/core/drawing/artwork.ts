@@ -57,25 +57,21 @@ function shirt(at: (u: number, v: number) => Point, cloth: string, collar: strin
   ];
 }
 
-/** A ship's compass with its shadow: an object that stands off the floor of its box. */
-function compass(at: (u: number, v: number) => Point, w: number, h: number, brass: string, dial: string): Shape[] {
-  const ring = (radius: number, dx = 0): Point[] =>
-    Array.from({ length: 40 }, (_, k) => {
-      const angle = (k / 40) * 2 * Math.PI;
-      const [x, y] = at(0.5, 0.5);
-      const r = (Math.min(w, h) / 2) * radius;
-      return [x + dx + r * Math.cos(angle), y + dx + r * Math.sin(angle)];
+/** A thing of no kind in particular, rounded and lit from the upper left, with its shadow: it stands off the floor of its box. */
+function thing(at: (u: number, v: number) => Point, body: string): Shape[] {
+  // Between an ellipse and a box, so that it is neither a coin nor a brick.
+  const round = (half: number, dx = 0, dy = 0): Point[] =>
+    Array.from({ length: 48 }, (_, k) => {
+      const angle = (k / 48) * 2 * Math.PI;
+      const [c, s] = [Math.cos(angle), Math.sin(angle)];
+      const out = (value: number) => Math.sign(value) * Math.sqrt(Math.abs(value));
+      return at(0.5 + dx + half * out(c), 0.5 + dy + half * out(s));
     });
   return [
-    { kind: 'area', points: ring(0.98, Math.min(w, h) * 0.05), fill: '#20272b30' },
-    { kind: 'area', points: ring(0.98), fill: brass, line: shade(brass, -0.5) },
-    { kind: 'area', points: ring(0.78), fill: '#f3ecd9', line: shade(brass, -0.5) },
-    {
-      kind: 'area',
-      points: [at(0.5, 0.18), at(0.55, 0.5), at(0.5, 0.82), at(0.45, 0.5)],
-      fill: dial,
-      line: shade(dial, -0.4),
-    },
+    { kind: 'area', points: round(0.44, 0.03, 0.04), fill: '#20272b30' },
+    { kind: 'area', points: round(0.44), fill: shade(body, -0.12), line: shade(body, -0.5) },
+    { kind: 'area', points: round(0.36, -0.02, -0.02), fill: body },
+    { kind: 'area', points: round(0.2, -0.1, -0.11), fill: shade(body, 0.22) },
   ];
 }
 
@@ -86,7 +82,7 @@ export function artwork(kind: PieceKind, x: number, y: number, w: number, h: num
   const at = (u: number, v: number): Point => [x + u * w, y + v * h];
   if (w > 5 * h) return [ground, { kind: 'line', points: [at(0.3, 0.5), at(0.7, 0.5)], line: mark, width: 1.6 }];
   if (kind === 'garment') return shirt(at, mark, accent);
-  if (kind === 'object') return compass(at, w, h, accent, mark);
+  if (kind === 'object') return thing(at, accent);
   if (kind === 'mirror') {
     const glints = [0.2, 0.28, 0.62].map((u): Shape => ({
       kind: 'line',

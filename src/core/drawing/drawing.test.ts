@@ -90,6 +90,41 @@ describe('the front', () => {
     expect(bottom - top).toBeCloseTo(25.4, 6);
   });
 
+  const PHOTO = 'a'.repeat(64);
+  const picturesOf = (worked: WorkedOut, photos: readonly string[]) =>
+    frontScene(worked, false, photos).shapes.flatMap((shape) => (shape.kind === 'picture' ? [shape] : []));
+
+  it('shows the photo where the piece lies: its whole sheet behind the window, and of it what the window shows', () => {
+    overFrames((worked) => {
+      const [photo, ...more] = picturesOf(worked, [PHOTO]);
+      const { larger } = worked.sizes.piece;
+      const [window] = worked.sizes.matted!.windows;
+      expect(more).toEqual([]);
+      expect([photo!.w, photo!.h]).toEqual([toMm(larger.w), toMm(larger.h)]);
+      expect([photo!.clip.w, photo!.clip.h]).toEqual([toMm(window!.w), toMm(window!.h)]);
+      // The edges lie under the mat, as much on either side.
+      expect(photo!.clip.x - photo!.at[0]).toBeCloseTo(photo!.at[0] + photo!.w - photo!.clip.x - photo!.clip.w, 6);
+      expect(photo!.clip.y - photo!.at[1]).toBeCloseTo(photo!.at[1] + photo!.h - photo!.clip.y - photo!.clip.h, 6);
+    });
+  });
+
+  it('shows the part of the sheet that was chosen', () => {
+    const start = exampleDesign();
+    const opening = { left: inches(2), top: inches(3), w: inches(5), h: inches(6) };
+    const [photo] = picturesOf(work({ window: { ...start.window, opening } }), [PHOTO]);
+    expect([photo!.clip.w, photo!.clip.h]).toEqual([127, 152.4]);
+    expect(photo!.clip.x - photo!.at[0]).toBeCloseTo(50.8, 6);
+    expect(photo!.clip.y - photo!.at[1]).toBeCloseTo(76.2, 6);
+  });
+
+  it('has a photo for each window in turn, and pictures of the kind where there are no more', () => {
+    const windows = [1, 2, 3].map(() => ({ width: inches(4), height: inches(5) }));
+    const several = { windows, layout: 'row' as const, bridge: { across: inches(1), down: inches(1) } };
+    const worked = work({ several });
+    expect(picturesOf(worked, [PHOTO, 'b'.repeat(64)]).map(({ hash }) => hash[0])).toEqual(['a', 'b']);
+    expect(picturesOf(worked, [])).toEqual([]);
+  });
+
   it('leaves the dimensions away for a small picture', () => {
     expect(lengthsIn(frontScene(work(), false))).toEqual([]);
   });

@@ -8,7 +8,7 @@ import { outline, outlinePoints, shapeFurther } from '../sizing/shapes';
 import type { WorkedOut } from '../work-out';
 import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
 import { slope } from './profile';
-import { type Point, type Scene, type Shape, rectangle, shade } from './scene';
+import { type Box, type Point, type Scene, type Shape, rectangle, shade } from './scene';
 import { artwork } from './artwork';
 import { dimensions } from './dimensions';
 
@@ -131,12 +131,6 @@ function mats(worked: WorkedOut, edge: number, top: number): Shape[] {
   });
 }
 
-interface Box {
-  readonly x: number;
-  readonly y: number;
-  readonly w: number;
-  readonly h: number;
-}
 const boxed = ({ x, y, w, h }: Box) => rectangle(x, y, w, h);
 const centred = (inside: Box, size: Size): Box => {
   const [w, h] = [toMm(size.w), toMm(size.h)];
@@ -180,8 +174,20 @@ const WINDOW_KIND: Readonly<Partial<Record<WindowHolds, PieceKind>>> = {
   cloth: 'textile',
 };
 
+/** The photo of the piece where the piece lies, or the picture of its kind. */
+const picture = (photo: string | undefined, kind: PieceKind, { x, y, w, h }: Box, clip: Box): Shape[] =>
+  photo === undefined ? artwork(kind, x, y, w, h) : [{ kind: 'picture', hash: photo, at: [x, y], w, h, clip }];
+
+/** Where the sheet lies behind a window that shows a part of it, or covers its edges. */
+function behind(worked: WorkedOut, window: Box, piece: Size): Box {
+  const { opening } = worked.resolved.design.window;
+  if (!opening || worked.sizes.matted!.windows.length > 1) return centred(window, piece);
+  const { larger } = worked.sizes.piece;
+  return { x: window.x - toMm(opening.left), y: window.y - toMm(opening.top), w: toMm(larger.w), h: toMm(larger.h) };
+}
+
 /** The piece as it is seen, and what is seen around it. */
-function pieces(worked: WorkedOut, area: Box): Shape[] {
+function pieces(worked: WorkedOut, area: Box, photos: readonly string[]): Shape[] {
   const { sizes, resolved } = worked;
   const { kind } = resolved.design.piece;
   const { ground: colour = '#efe7d2', groundOfMoulding, withoutShadow } = BUILDS[resolved.design.build];
@@ -197,8 +203,9 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
       floats && !withoutShadow && kind !== 'object' && kind !== 'garment'
         ? [{ kind: 'area', points: rectangle(piece.x + 1.5, piece.y + 1.5, piece.w, piece.h), fill: '#20272b2e' }]
         : [];
-    return [under, ...sides(worked, area), ...shadow, ...artwork(kind, piece.x, piece.y, piece.w, piece.h)];
+    return [under, ...sides(worked, area), ...shadow, ...picture(photos[0], kind, piece, area)];
   }
+  let shown = 0;
   return [
     under,
     ...matted.windows.flatMap((one) => {
@@ -209,7 +216,11 @@ function pieces(worked: WorkedOut, area: Box): Shape[] {
         h: toMm(one.h),
       };
       const within = matted.edge === 'floated' ? centred(window, one.piece) : window;
-      return artwork(WINDOW_KIND[one.holds ?? 'piece'] ?? kind, within.x, within.y, within.w, within.h);
+      const other = WINDOW_KIND[one.holds ?? 'piece'];
+      const photo = other === undefined || other === 'photograph' ? photos[shown] : undefined;
+      if (photo === undefined) return artwork(other ?? kind, within.x, within.y, within.w, within.h);
+      shown += 1;
+      return picture(photo, kind, matted.edge === 'floated' ? within : behind(worked, window, one.piece), window);
     }),
   ];
 }
@@ -227,10 +238,14 @@ function sides({ sizes }: WorkedOut, { x, y, w, h }: Box): Shape[] {
 const move = (shape: Shape, dx: number, dy: number): Shape =>
   'points' in shape
     ? { ...shape, points: shape.points.map(([x, y]): Point => [x + dx, y + dy]) }
-    : { ...shape, at: [shape.at[0] + dx, shape.at[1] + dy] };
+    : {
+        ...shape,
+        at: [shape.at[0] + dx, shape.at[1] + dy],
+        ...('clip' in shape ? { clip: { ...shape.clip, x: shape.clip.x + dx, y: shape.clip.y + dy } } : {}),
+      };
 
-/** The framed piece, with its outside dimensions or bare (for a small picture). */
-export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
+/** The framed piece, with its outside dimensions or bare (for a small picture); with its photos, where there are any. */
+export function frontScene(worked: WorkedOut, withDimensions = true, photos: readonly string[] = []): Scene {
   const { sizes } = worked;
   const outside = sizes.outside ?? sizes.package;
   const whole: Box = { x: 0, y: 0, w: toMm(outside.w), h: toMm(outside.h) };
@@ -283,7 +298,7 @@ export function frontScene(worked: WorkedOut, withDimensions = true): Scene {
   });
   const shapes = [
     ...(many === undefined ? wall : []),
-    ...pieces(worked, area),
+    ...pieces(worked, area, photos),
     ...mats(worked, area.x, area.y),
     ...(outer && many === undefined ? lip : []),
     ...(many === undefined ? rings : manySided(worked, area, many)),

@@ -25,6 +25,15 @@ export type Shape =
     }
   | { readonly kind: 'dot'; readonly at: Point; readonly radius: number; readonly fill: string }
   | {
+      /** A photo, by the hash of its file, laid over its box; of it, only what lies within `clip` is seen. */
+      readonly kind: 'picture';
+      readonly hash: string;
+      readonly at: Point;
+      readonly w: number;
+      readonly h: number;
+      readonly clip: Box;
+    }
+  | {
       readonly kind: 'text';
       readonly at: Point;
       readonly text: string;
@@ -41,6 +50,13 @@ export type Shape =
       readonly tone?: 'ink' | 'soft' | 'caution' | 'next';
     };
 
+/** A rectangle by its upper left corner. */
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+}
 export interface Scene {
   readonly width: number;
   readonly height: number;

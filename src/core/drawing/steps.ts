@@ -182,7 +182,7 @@ function stripsScene(has: Has): Scene | undefined {
 }
 
 /** The drawing of a step; undefined where there is nothing to draw that helps. */
-export function stepScene(has: Has, step: StepKey): Scene | undefined {
+export function stepScene(has: Has, step: StepKey, photos: readonly string[] = []): Scene | undefined {
   const { worked } = has;
   const flat = (...names: string[]) =>
     worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && names.includes(part.part));
@@ -208,7 +208,7 @@ export function stepScene(has: Has, step: StepKey): Scene | undefined {
     case 'fit':
       return fromBehind(has, step);
     default:
-      return frontScene(worked, false);
+      return frontScene(worked, false, photos);
   }
 }
 

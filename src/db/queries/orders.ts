@@ -1,4 +1,4 @@
-/** Customers, orders and their pieces. */
+/** Orders and their pieces. */
 import { z } from 'zod';
 import type { Design } from '@/core/design/design';
 import { designSchema } from '@/core/design/schema';
@@ -8,62 +8,10 @@ import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';
 import { money } from '@/core/units/money';
 import type { Queries, Tx } from '../client';
+import { FEW, namePattern, usefulDigits } from './customers';
 import { type By, named, readRow, readRows } from './rows';
 
 const object = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
-
-const customerRow = z.object({
-  id: z.string(),
-  name: z.string(),
-  phone: z.string(),
-  email: z.string(),
-  orders: z.int().optional(),
-});
-export type CustomerRow = z.infer<typeof customerRow>;
-
-export const digitsOf = (phone: string) => phone.replace(/\D/g, '');
-
-export const insertCustomer = (tx: Tx, one: CustomerRow, now: Date) =>
-  tx.query('INSERT INTO customer (id, name, phone, digits, email, created_at) VALUES ($1, $2, $3, $4, $5, $6)', [
-    one.id,
-    one.name,
-    one.phone,
-    digitsOf(one.phone),
-    one.email,
-    now,
-  ]);
-
-export const customerById = async (db: Queries, id: string) =>
-  readRow(customerRow, await db.query('SELECT id, name, phone, email FROM customer WHERE id = $1', [id]));
-
-/** A trigram needs three: fewer letters are the beginning of a name, fewer digits of a phone number are nothing. */
-const LETTERS = 3;
-/** More customers than this who match are not gone through one by one. */
-const FEW = 200;
-const LIKE_SIGNS = /[\\%_]/g;
-export const likeText = (text: string) => text.replace(LIKE_SIGNS, (sign) => `\\${sign}`);
-const namePattern = (letters: string) => `${letters.length < LETTERS ? '' : '%'}${likeText(letters)}%`;
-const usefulDigits = (text: string) => {
-  const digits = digitsOf(text);
-  return digits.length < LETTERS ? '' : digits;
-};
-
-/** Customers whose name holds the text or whose phone holds its digits, the busiest of them first. */
-export const findCustomers = async (db: Queries, text: string) =>
-  readRows(
-    customerRow,
-    await db.query(
-      `WITH found AS MATERIALIZED (
-         (SELECT id, name, phone, email FROM customer
-           WHERE lower(name) LIKE lower($1) LIMIT ${FEW})
-          UNION
-         (SELECT id, name, phone, email FROM customer WHERE $2 <> '' AND digits LIKE '%' || $2 || '%' LIMIT ${FEW}))
-       SELECT c.id, c.name, c.phone, c.email, count(o.id)::int AS orders
-         FROM found c LEFT JOIN orders o ON o.customer_id = c.id
-        GROUP BY c.id, c.name, c.phone, c.email ORDER BY orders DESC, c.name LIMIT 12`,
-      [namePattern(text.trim()), usefulDigits(text)],
-    ),
-  );
 
 const orderRow = z.object({
   id: z.string(),

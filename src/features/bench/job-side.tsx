@@ -2,12 +2,14 @@
 /** Beside the step: what to look at, what can hurt, what the customer insists on, and what happened before. */
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import Link from 'next/link';
 import type { JobView } from '@/contract/views';
 import { goesOnWall } from '@/core/design/choices';
 import type { StepKey } from '@/core/route/steps';
 import { pointName, safetyWord } from '@/words/bench';
 import { cautionName } from '@/words/issues/caution-names';
 import { BENCH, PAPER_NAMES, type PaperName } from '@/words/screens/bench';
+import { FLAG_NAMES, RECORD } from '@/words/screens/care';
 import styles from './bench.module.css';
 
 function Points({
@@ -47,6 +49,27 @@ function Points({
           />
         );
       })}
+    </section>
+  );
+}
+
+/** The piece as it came: its photo, how it may be touched, what was wrong with it already. */
+function Care({ job }: { job: JobView }) {
+  const { care } = job;
+  return (
+    <section className={styles.care}>
+      {care?.picture && (
+        // The shop's own small file.
+        // eslint-disable-next-line @next/next/no-img-element
+        <img src={`/api/photos/${care.picture}?size=small`} alt={RECORD.photo} />
+      )}
+      <div>
+        {care && care.apart.length > 0 && <p className={styles.held}>{RECORD.apart(care.apart)}</p>}
+        {care && care.flags.length > 0 && <p>{care.flags.map((flag) => FLAG_NAMES[flag]).join(', ')}</p>}
+        {care && care.faults > 0 && <p>{RECORD.faultsNoted(care.faults)}</p>}
+        {care?.place && <p>{RECORD.lies(care.place)}</p>}
+        <Link href={`/pieces/${job.id}`}>{RECORD.open}</Link>
+      </div>
     </section>
   );
 }
@@ -132,6 +155,7 @@ export function JobSide({ job, shown, done, ticked, onTick }: Props) {
   return (
     <aside className={styles.look} tabIndex={0} aria-label={BENCH.side}>
       {lookAt.length > 0 && <Points points={lookAt} must={must} ticked={ticked} done={done} onTick={onTick} />}
+      <Care job={job} />
       <Papers job={job} step={shown} />
       {safety && <p className={styles.safety}>{safety}</p>}
       {job.worked.resolved.design.insists && (

@@ -50,6 +50,11 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
       <Link href={`/bench/${job.ticket}`}>
         <b className={styles.ticket}>{job.ticket}</b>
         <span className={styles.title}>
+          {job.care?.picture && (
+            // The shop's own small file.
+            // eslint-disable-next-line @next/next/no-img-element
+            <img src={`/api/photos/${job.care.picture}?size=small`} alt="" />
+          )}
           {job.title || BOARD.untitled} <span className="soft">{job.customer}</span>
         </span>
         <span className={styles.next}>
@@ -61,6 +66,7 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           {!job.hold && job.waiting && (
             <span className={styles.waits}> {BOARD.freeFrom(momentName(job.waiting.free ?? job.waiting.until))}</span>
           )}
+          {job.care && job.care.apart.length > 0 && <span className={styles.failed}>{BOARD.setApart}</span>}
           {job.failures > 0 && (
             <span className={styles.failed}>
               {BOARD.sentBack(job.failures === 1 ? 'once' : BOARD.times(job.failures))}

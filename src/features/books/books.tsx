@@ -22,11 +22,11 @@ interface BooksView {
   readonly people: readonly PersonView[];
 }
 
-export function Books({ owner, first }: { first: BooksView; owner: boolean }) {
+export function Books({ owner, first, find = '' }: { first: BooksView; owner: boolean; find?: string }) {
   const {
     view: { shop, people },
   } = useView<BooksView>('/api/shop', first, ['books', 'staff']);
-  const [text, setText] = useState('');
+  const [text, setText] = useState(find);
   const [importing, setImporting] = useState(false);
   const hydrated = useHydrated();
   const { mouldings } = shop.lists;

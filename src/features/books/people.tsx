@@ -6,7 +6,7 @@ import type { PersonView } from '@/contract/views';
 import styles from './books.module.css';
 import { CONCESSION } from '@/words/screens/concession';
 import { PEOPLE } from '@/words/screens/books';
-import { ROLE_NAMES } from '@/words/screens/settings';
+import { ROLE_NAMES } from '@/words/screens/roles';
 
 const PersonLimit = dynamic(() => import('./person-limit').then((file) => file.PersonLimit), { loading: () => null });
 const PersonForm = dynamic(() => import('./person-form').then((file) => file.PersonForm), { loading: () => null });

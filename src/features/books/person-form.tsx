@@ -5,7 +5,7 @@ import { ROLES, type Role } from '@/contract/roles';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { PEOPLE } from '@/words/screens/books';
-import { ROLE_NAMES } from '@/words/screens/settings';
+import { ROLE_NAMES } from '@/words/screens/roles';
 import styles from './books.module.css';
 
 /** A new person, with their first PIN and what they do. */

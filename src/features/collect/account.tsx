@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { OrderView } from '@/contract/views';
+import type { CareView, OrderView } from '@/contract/views';
 import { goesOnWall } from '@/core/design/choices';
 import type { Scene } from '@/core/drawing/scene';
 import { weightText } from '@/core/units/weight';
@@ -13,12 +13,25 @@ import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
 import { holderName, stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
+import { FLAG_NAMES, RECORD } from '@/words/screens/care';
 import { ACCOUNT, GIVE_BACK, MONEY, PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
 import { Cancel } from './cancel';
 import { Ledger } from './ledger';
 import { Terms } from './terms';
 import { TakePayment } from './take-payment';
+
+/** How the piece may be touched, and what goes back with it. */
+function Care({ care }: { care: CareView | undefined }) {
+  if (!care) return null;
+  const said = [
+    care.apart.length > 0 && RECORD.apart(care.apart),
+    care.flags.length > 0 && care.flags.map((flag) => FLAG_NAMES[flag]).join(', '),
+    care.came.length > 0 && RECORD.cameAlong(care.came.join(', ')),
+    care.place && RECORD.lies(care.place),
+  ].filter((one) => one !== false && one !== '');
+  return said.length > 0 && <p>{said.join('. ')}</p>;
+}
 
 const GiveBack = dynamic(() => import('./give-back').then((file) => file.GiveBack), { loading: () => null });
 const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver), { loading: () => null });
@@ -70,6 +83,7 @@ export function Account({ order: first, pictures, owner = false }: Props) {
                       )}
                     </p>
                   )}
+                  <Care care={order.care[piece.id]} />
                   {piece.design.insists && <p>{MONEY.insistsOn(piece.design.insists)}</p>}
                   {job?.hold && (
                     <p className={styles.hold}>{MONEY.onHold(holderName(job.hold.who), job.hold.reason)}</p>
@@ -91,6 +105,7 @@ export function Account({ order: first, pictures, owner = false }: Props) {
                         {MONEY.ticket}
                       </a>
                       <a href={`/bench/${job.ticket}`}>{MONEY.atTheBench}</a>
+                      <a href={`/pieces/${piece.id}`}>{RECORD.open}</a>
                     </p>
                   )}
                 </div>

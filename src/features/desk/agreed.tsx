@@ -1,12 +1,14 @@
 'use client';
 /** An order that was agreed: as it was agreed, and where its pieces are now. Nothing can be changed here. */
 import Button from '@mui/material/Button';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { useView } from '@/ui/query';
 import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
-import { DESK, AGREED } from '@/words/screens/desk';
+import { DESK } from '@/words/screens/desk';
+import { AGREED } from '@/words/screens/desk-agreed';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
 import { PieceTabs, piecePanel } from './piece-tabs';
@@ -33,7 +35,10 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         <dl className={styles.facts}>
           <div>
             <dt>{AGREED.piece}</dt>
-            <dd>{piece.design.piece.title || '—'}</dd>
+            <dd>
+              {piece.design.piece.title || '—'}
+              <Link href={`/pieces/${piece.id}`}>{AGREED.record}</Link>
+            </dd>
           </div>
           <div>
             <dt>{AGREED.insistsOn}</dt>
@@ -67,7 +72,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
         <p className={styles.aside}>{AGREED.agreedWithPriceBook(order.edition)}</p>
       </section>
       <section className={styles.middle} {...piecePanel(order.pieces.length, active)}>
-        {piece.agreed && <Drawings worked={piece.agreed} />}
+        {piece.agreed && <Drawings worked={piece.agreed} photos={order.pictures[piece.id]} />}
       </section>
       <section className={styles.right} aria-label={AGREED.sizesAndPrice}>
         <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>

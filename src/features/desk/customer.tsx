@@ -11,7 +11,7 @@ import { Field, Form, useCommandForm } from '@/ui/form';
 import { ask } from '@/ui/send';
 import { useLate } from '@/ui/use-late';
 import { worthAsking } from '@/ui/worth-asking';
-import { CUSTOMER } from '@/words/screens/desk';
+import { CUSTOMER } from '@/words/screens/desk-later';
 import styles from './desk.module.css';
 
 const PHONE = /^[\d\s+().-]{4,}$/;

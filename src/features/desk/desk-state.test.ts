@@ -38,6 +38,8 @@ const order: OrderView = {
   held: false,
   expired: false,
   customer: { id: 'c', name: 'Bo', phone: '', email: '' },
+  pictures: {},
+  care: {},
   agreed: null,
   payments: [],
   paid: 0,

@@ -3,8 +3,9 @@
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { ShopView } from '@/contract/views';
+import type { Pictures, ShopView } from '@/contract/views';
 import { useLive } from '@/ui/live';
+import { useLateView } from '@/ui/query';
 import { Trouble } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { DESK } from '@/words/screens/desk';
@@ -111,8 +112,11 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
     () => void desk.changedElsewhere(),
   );
 
-  const { type, commit, put, build } = desk;
-  const hands = useMemo(() => ({ type, commit, put, build }), [type, commit, put, build]);
+  const { type, commit, put, build, toRecord } = desk;
+  const hands = useMemo(() => ({ type, commit, put, build, toRecord }), [type, commit, put, build, toRecord]);
+  const pictures = useLateView<Pictures>(`/api/pictures?of=${desk.draft.pieces.map(({ id }) => id).join()}`, [
+    'piece:',
+  ]);
   const says = desk.other || desk.stale || desk.held || order?.expired || desk.issues[0]?.path === 'pin';
   const concede = useCallback(() => setDialog('concession'), []);
   const elsewhere = current.issues.filter(
@@ -133,7 +137,11 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         <Trouble issues={here} />
       </section>
       <section className={styles.middle} {...piecePanel(shown.length, active)}>
-        {current.worked ? <Drawings worked={current.worked} faded={former} /> : <NothingToDraw shop={shop} />}
+        {current.worked ? (
+          <Drawings worked={current.worked} faded={former} photos={pictures?.[piece.id]} />
+        ) : (
+          <NothingToDraw shop={shop} />
+        )}
       </section>
       <section className={styles.right} aria-label={DESK.sizesAndPrice}>
         <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>

@@ -123,6 +123,8 @@ describe('drafts and orders', () => {
     held: false,
     expired: false,
     customer: { id: 'c', name: 'Bo', phone: '', email: '' },
+    pictures: {},
+    care: {},
     pieces: [{ id: 'p', design, agreed: null }],
     agreed: null,
     payments: [],

@@ -17,9 +17,16 @@ import { DRAWINGS } from '@/words/screens/desk';
 
 const ASIDE = 214;
 
-export const Drawings = memo(function Drawings({ worked, faded }: { worked: WorkedOut; faded?: boolean }) {
+interface Props {
+  readonly worked: WorkedOut;
+  readonly faded?: boolean;
+  /** The photos that stand for the piece. */
+  readonly photos?: readonly string[] | undefined;
+}
+
+export const Drawings = memo(function Drawings({ worked, faded, photos }: Props) {
   const [ref, box] = useBox<HTMLDivElement>();
-  const front = useMemo(() => frontScene(worked), [worked]);
+  const front = useMemo(() => frontScene(worked, true, photos), [worked, photos]);
   const section = useMemo(() => sectionScene(worked), [worked]);
   const back = useMemo(() => backScene(worked), [worked]);
   const { unit } = useUnit();

@@ -12,7 +12,7 @@ import { defaultSettings } from '@/core/settings';
 import { type Length, times } from '@/core/units/length';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { finishName } from '@/words/builds';
-import { SECTION } from '@/words/screens/desk';
+import { SECTION } from '@/words/screens/desk-sections';
 import styles from './desk.module.css';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { MouldingChoice } from './moulding-choice';

@@ -57,6 +57,8 @@ const LATE_MS = 1000;
 
 export interface Keeper {
   readonly put: (kept: Kept) => void;
+  /** Keeps it here and on the server at once; resolves when the server has it. */
+  readonly now: (kept: Kept) => Promise<void>;
   readonly forget: (version: number) => void;
   /** Keeps what is still to be kept, and listens no more. */
   readonly stop: () => void;
@@ -92,6 +94,14 @@ export function keeper(order: string): Keeper {
       unsent = draft;
       soon ??= setTimeout(here, SOON_MS);
       late ??= setTimeout(() => there(false), LATE_MS);
+    },
+    async now(draft) {
+      waiting = draft;
+      unsent = undefined;
+      clearTimeout(late);
+      late = undefined;
+      here();
+      await put(order, { version: draft.version, base: draft.base, draft: draft.history.now });
     },
     forget(version) {
       waiting = undefined;

@@ -15,7 +15,7 @@ import { type Size, length, mm } from '@/core/units/length';
 import { buildName, shapeName } from '@/words/builds';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
-import { MAT } from '@/words/screens/desk';
+import { MAT } from '@/words/screens/desk-sections';
 
 const SeveralFields = dynamic(() => import('./several-fields').then((file) => file.SeveralFields), {
   loading: () => null,

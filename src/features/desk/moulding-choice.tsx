@@ -12,7 +12,7 @@ import { ProfileMark } from '@/ui/profile-mark';
 import { focusNext } from '@/ui/length-field';
 import styles from './desk.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
-import { MOULDINGS } from '@/words/screens/desk';
+import { MOULDINGS } from '@/words/screens/desk-sections';
 
 const SHOWN = 60;
 

@@ -145,6 +145,9 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
           {PIECE_FIELDS.measureTheOtherEnds}
         </Button>
       )}
+      <Button variant="text" size="small" aria-keyshortcuts="p" onClick={() => void desk.toRecord()}>
+        {PIECE_FIELDS.record}
+      </Button>
       <OutOfSquare worked={worked} shop={shop} />
       <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
       <Toggle

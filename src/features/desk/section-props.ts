@@ -10,7 +10,7 @@ export interface SectionProps {
   readonly piece: DraftPiece;
   readonly worked: WorkedOut | undefined;
   readonly unit: Unit;
-  readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build'>;
+  readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build' | 'toRecord'>;
 }
 
 export const codeOf = (choice: { code: string } | { given: { code: string } }): string =>

@@ -12,7 +12,8 @@ import { buildName, matterName, placeName, practiceName, scopeName } from '@/wor
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
-import { BUILD_FIELDS, SECTION } from '@/words/screens/desk';
+import { BUILD_FIELDS } from '@/words/screens/desk';
+import { SECTION } from '@/words/screens/desk-sections';
 
 export function GlassSection({ shop, piece, desk }: SectionProps) {
   if (!BUILDS[piece.design.build].uses.includes('glazing'))

@@ -6,7 +6,7 @@ import type { Design } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import type { Placed } from '@/core/sizing/windows';
 import { length } from '@/core/units/length';
-import { MAT } from '@/words/screens/desk';
+import { MAT } from '@/words/screens/desk-sections';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Toggle } from './inputs';
 import type { SectionProps } from './section-props';

@@ -12,6 +12,8 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
       else if (command && key === 's') save();
+      else if (key === 'p' && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
+        void desk.toRecord();
       else if (
         /^[1-6]$/.test(key) &&
         !command &&

@@ -77,6 +77,11 @@ export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit:
     [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version],
   );
 
+  /** To the photos and condition of the piece; what is typed here is kept first, so that it is known there. */
+  const toRecord = useCallback(async () => {
+    await keeping.current?.now({ history, active, base, version });
+    router.push(`/pieces/${draft.pieces[active]!.id}`);
+  }, [active, base, draft, history, keeping, router, version]);
   const newest = useCallback(
     async () => (order ? await ask<OrderView>(`/api/orders/${order.number}`) : undefined),
     [order],
@@ -134,6 +139,7 @@ export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit:
     ...actions,
     save,
     settle,
+    toRecord,
     changedElsewhere,
     forget: useCallback(() => keeping.current?.forget(version), [keeping, version]),
   };

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
-import { ME } from '@/words/screens/settings';
+import { ME } from '@/words/screens/door';
 import { PinForm } from './pin-form';
 import styles from './settings.module.css';
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import type { Asked } from '@/contract/commands';
 import { issue } from '@/core/issue';
 import { Field, Form, useCommandForm } from '@/ui/form';
-import { PIN } from '@/words/screens/settings';
+import { PIN } from '@/words/screens/door';
 import styles from './settings.module.css';
 
 type Gives = 'change-pin' | 're-admit-person';

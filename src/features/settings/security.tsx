@@ -9,7 +9,8 @@ import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { momentText } from '@/words/materials';
-import { ROLE_NAMES, SECURITY, addressText, securityWhat } from '@/words/screens/settings';
+import { ROLE_NAMES } from '@/words/screens/roles';
+import { SECURITY, addressText, securityWhat } from '@/words/screens/door';
 import styles from './settings.module.css';
 
 const PinForm = dynamic(() => import('./pin-form').then((file) => file.PinForm), { loading: () => null });

@@ -28,7 +28,21 @@ const AccountNumbers = dynamic(() => import('./account-numbers').then((file) => 
   loading: () => null,
 });
 
-type Typed = Record<Counted | Weekday | 'currency' | `account-${Account}`, string>;
+const Custody = dynamic(() => import('./custody').then((file) => file.Custody), { loading: () => null });
+
+type Listed = 'places' | 'lockedPlaces';
+type Typed = Record<
+  Counted | Weekday | Listed | 'currency' | 'valueLimit' | 'pieceTerms' | `account-${Account}`,
+  string
+>;
+const linesOf = (text: string) => [
+  ...new Set(
+    text
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean),
+  ),
+];
 const typedAccounts = ({ accounts }: ShopSettings) =>
   Object.fromEntries(ACCOUNTS.map((account) => [`account-${account}`, accounts[account] ?? ''])) as Record<
     `account-${Account}`,
@@ -47,6 +61,10 @@ const typedOf = (settings: ShopSettings): Typed => ({
     string
   >),
   currency: settings.currency,
+  valueLimit: String(settings.valueLimit),
+  places: settings.places.join('\n'),
+  lockedPlaces: settings.lockedPlaces.join('\n'),
+  pieceTerms: settings.pieceTerms,
   ...typedAccounts(settings),
   ...typedWeek(settings.open),
 });
@@ -59,7 +77,8 @@ async function outOfBounds(typed: Typed, settings: unknown): Promise<readonly Is
   return checked.error.issues.map(({ path, message }) => {
     if (path[0] === 'accounts') return issue('input-wrong', { reason: message }, `account-${String(path[1])}`);
     if (path[0] === 'currency') return issue('input-wrong', { reason: message }, 'currency');
-    const key = String(path[0]) as Counted;
+    const key = String(path[0]) as Counted | 'valueLimit';
+    if (!('minValue' in settingsSchema.shape[key])) return issue('input-wrong', { reason: message }, key);
     const { minValue, maxValue } = settingsSchema.shape[key];
     return issue('setting-out', { read: typed[key], least: minValue ?? 0, most: maxValue ?? 0 }, key);
   });
@@ -84,6 +103,7 @@ function Figure({ name }: { name: Counted }) {
 function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => void }) {
   const [atPayment, setAtPayment] = useState(view.settings.taxAtPayment);
   const [accounts, setAccounts] = useState(false);
+  const [custody, setCustody] = useState(false);
   const [nightly, setNightly] = useState(view.settings.backUpNightly);
   const [closed, setClosed] = useState<readonly string[]>(view.settings.closed);
   const of = useCommandForm<'change-settings', Typed>('change-settings', {
@@ -99,6 +119,10 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         taxAtPayment: atPayment,
         currency: typed.currency.trim().toUpperCase(),
         accounts: accountsOf(typed),
+        valueLimit: whole(typed.valueLimit),
+        places: linesOf(typed.places),
+        lockedPlaces: linesOf(typed.lockedPlaces),
+        pieceTerms: typed.pieceTerms.trim(),
         open,
         closed,
       } as unknown as ShopSettings;
@@ -160,6 +184,16 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         ) : (
           <Button variant="text" onClick={() => setAccounts(true)}>
             {MONEY_SETTINGS.showAccounts}
+          </Button>
+        )}
+      </section>
+      <section>
+        <h2>{MONEY_SETTINGS.pieces}</h2>
+        {custody ? (
+          <Custody />
+        ) : (
+          <Button variant="text" onClick={() => setCustody(true)}>
+            {MONEY_SETTINGS.showPieces}
           </Button>
         )}
       </section>

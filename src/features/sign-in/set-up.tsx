@@ -6,7 +6,7 @@ import { Brand } from '@/ui/brand';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { post } from '@/ui/send';
-import { SET_UP } from '@/words/screens/settings';
+import { SET_UP } from '@/words/screens/door';
 import styles from './sign-in.module.css';
 
 const EMPTY = { shop: '', owner: '', pin: '', code: '', percent: '' };

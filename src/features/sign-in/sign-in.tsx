@@ -9,7 +9,7 @@ import { Brand } from '@/ui/brand';
 import { Choice } from '@/ui/choice';
 import { post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
-import { DOOR } from '@/words/screens/settings';
+import { DOOR } from '@/words/screens/door';
 import styles from './sign-in.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
 

@@ -16,7 +16,7 @@ import { type Outcome, bad, good, issue } from '@/core/issue';
 const MANIFEST = 'manifest.json';
 const FORMAT = 1;
 /** Of the data folder, these are left out: what belongs to the running program or can be made again. */
-const LEFT_OUT = new Set(['lock', 'control.sock', 'back-ups', 'tls', 'db.new']);
+const LEFT_OUT = new Set(['lock', 'control.sock', 'back-ups', 'tls', 'db.new', 'small-photos']);
 const LEFT_OUT_INSIDE = new Set(['db/postmaster.pid', 'db/postmaster.opts']);
 /**
  * A file that was young when the first pass began is copied again, whatever its time says: file systems count time in

@@ -1,6 +1,7 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
 import { finalCheck, hold, moveStep, release } from './bench';
+import { addCustomer, editCustomer, forget, importCustomers, mergeCustomers } from './customers';
 import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
 import { importList, readyImport, readyUndo, undoEdition } from './lists';
 import { openAgain, recordBuilt } from './built';
@@ -9,7 +10,6 @@ import { handOver } from './hand-over';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash, takeTransfer, takeVoucher } from './money';
 import { acceptOrder, readyQuote, saveQuote } from './orders';
 import {
-  addCustomer,
   addStaff,
   changePin,
   endSessions,
@@ -21,6 +21,7 @@ import {
   setLimit,
   setUpShop,
 } from './people';
+import { readyTakeIn, signRecord, takeIn } from './records';
 import { cutPlanDone } from './plan-done';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
 import { cancelOrder, readyRefund, refund, writeOff } from './refunds';
@@ -38,6 +39,12 @@ export const handlers: Handlers = {
   'end-sessions': endSessions,
   'change-settings': changeSettings,
   'add-customer': addCustomer,
+  'edit-customer': editCustomer,
+  'merge-customers': mergeCustomers,
+  'forget-customer': forget,
+  'import-customers': importCustomers,
+  'take-in': takeIn,
+  'sign-record': signRecord,
   'save-quote': saveQuote,
   'accept-order': acceptOrder,
   'cancel-order': cancelOrder,
@@ -93,4 +100,5 @@ export const readyings: Readyings = {
   refund: readyRefund,
   'save-quote': readyQuote,
   'count-till': readyCount,
+  'take-in': readyTakeIn,
 };

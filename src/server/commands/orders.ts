@@ -9,6 +9,8 @@ import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
 import { saleInParts } from '@/core/ledger/order-sale';
+import { currentCustomer } from '@/db/queries/customers';
+import { recordsOf } from '@/db/queries/records';
 import { insertEvent, insertJob, insertStep } from '@/db/queries/jobs';
 import { setSale } from '@/db/queries/ledger';
 import {
@@ -16,7 +18,6 @@ import {
   type PieceRow,
   agreeOrder,
   agreePiece,
-  customerById,
   insertOrder,
   lockOrder,
   piecesOf,
@@ -42,6 +43,7 @@ export async function freshOrder(tx: Tx, id: string, revision: number): Promise<
   return good(order);
 }
 
+const HUNDRED = 100;
 const shopOf = ({ settings, catalogue, prices }: ShopData) => ({ settings, catalogue, prices });
 
 async function workPieces(
@@ -119,7 +121,9 @@ function workedBefore(earlier: ReadonlyMap<string, PieceRow>, books: ShopData): 
 }
 
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
-  if (!(await customerById(tx, payload.customerId))) return bad(issue('customer-unknown', {}, 'customerId'));
+  const customer = await currentCustomer(tx, payload.customerId);
+  if (!customer) return bad(issue('customer-unknown', {}, 'customerId'));
+  if (customer.forgotten) return bad(issue('customer-gone', { name: customer.name }, 'customerId'));
   const promise = await noPromise(tx, payload.promised, context);
   if (promise) return bad(promise);
   if (await invented(tx, payload)) return bad(issue('material-invented'));
@@ -135,7 +139,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     worked.value.books.prices,
   );
   if (!priced.ok) return priced;
-  const written = await writeQuote(tx, payload, context, worked.value.books);
+  const written = await writeQuote(tx, { ...payload, customerId: customer.id }, context, worked.value.books);
   if (!written.ok) return written;
   const pieces = given.map((piece, index) => ({
     ...piece,
@@ -147,7 +151,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   const after = {
     number,
     revision,
-    customerId: payload.customerId,
+    customerId: customer.id,
     promised: payload.promised,
     pieces: given,
   };
@@ -170,6 +174,33 @@ const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons:
         : [];
     }),
   );
+
+/** What is worth more than the shop's limit is signed for and lies locked before anything is agreed. */
+async function valuedAbove(
+  tx: Tx,
+  worked: readonly WorkedOut[],
+  pieces: readonly { readonly id: string }[],
+  { app }: Context,
+): Promise<Issue[]> {
+  const { valueLimit, lockedPlaces } = await app.settingsIn(tx);
+  const limit = valueLimit * HUNDRED;
+  if (limit === 0) return [];
+  const records = await recordsOf(
+    tx,
+    pieces.map(({ id }) => id),
+  );
+  return pieces.flatMap(({ id }, index) => {
+    const { value = 0 } = worked[index]!.resolved.design;
+    if (value <= limit) return [];
+    const found = records.get(id);
+    const figures = { piece: index + 1, value, limit };
+    if (!found?.signed || (found.signed.value ?? 0) < value)
+      return [issue('value-not-signed', figures, `pieces.${index}.value`)];
+    return lockedPlaces.includes(found.record.place)
+      ? []
+      : [issue('value-not-locked', figures, `pieces.${index}.value`)];
+  });
+}
 
 async function makeJob(
   tx: Tx,
@@ -217,6 +248,8 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
     reasons,
   );
   if (stop.length > 0) return bad(...stop);
+  const custody = await valuedAbove(tx, worked, pieces, context);
+  if (custody.length > 0) return bad(...custody);
   const unpriced = worked.flatMap((piece) => piece.price!.missing);
   if (unpriced.length > 0) return bad(issue('price-missing', { name: unpriced[0]! }));
   const priced = priceOrder(

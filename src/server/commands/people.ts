@@ -3,7 +3,6 @@ import { timingSafeEqual } from 'node:crypto';
 import { bad, good, issue } from '@/core/issue';
 import type { Unit } from '@/core/units/length';
 import { getShop, insertShop } from '@/db/queries/books';
-import { insertCustomer } from '@/db/queries/orders';
 import {
   activeOwners,
   endSessionsOf,
@@ -144,13 +143,5 @@ export const endSessions: Handler<'end-sessions'> = async (tx, { staffId }, { by
     touched: ['staff'],
     security: 'sessions ended',
     ended,
-  });
-};
-
-export const addCustomer: Handler<'add-customer'> = async (tx, payload, { now }) => {
-  await insertCustomer(tx, payload, now);
-  return good({
-    audit: [{ what: 'added', entity: 'customer', entityId: payload.id, after: payload }],
-    touched: ['customers'],
   });
 };

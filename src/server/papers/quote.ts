@@ -11,7 +11,7 @@ import { formatMoney } from '@/core/units/money';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import { buildName, scopeName } from '@/words/builds';
 import { KIND_NAMES, LINE_NAMES, dayName, hangingText } from '@/words/materials';
-import { SOFT, Sheet } from './sheet';
+import { type Bytes, NO_BYTES, SOFT, Sheet } from './sheet';
 import { suppliedNames } from './supplied';
 import { QUOTE } from '@/words/screens/papers';
 
@@ -53,11 +53,11 @@ function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut): strin
   ].filter((one) => one !== false);
 }
 
-function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number): number {
+function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number, pictures: readonly string[]): number {
   const right = sheet.width - LEFT;
   const { resolved, sizes, price } = worked;
   const outside = sizes.outside ?? sizes.package;
-  sheet.scene(frontScene(worked), LEFT - 3, top, 54, 60, 8);
+  sheet.scene(frontScene(worked, true, pictures), LEFT - 3, top, 54, 60, 8);
   const x = LEFT + 58;
   sheet.text(resolved.design.piece.title || QUOTE.piece(index + 1), x, top + 5, { size: 13.5, weight: 'bold' });
   sheet.text(
@@ -135,7 +135,12 @@ function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
 }
 
 /** Undefined when a piece of the quote can no longer be made as it was chosen. */
-export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): Promise<Uint8Array | undefined> {
+export async function quotePaper(
+  order: OrderView,
+  shop: ShopView,
+  unit: Unit,
+  photos: Bytes = NO_BYTES,
+): Promise<Uint8Array | undefined> {
   const results = resultsOf(order, shop);
   if (results.length !== order.pieces.length) return undefined;
   const priced = order.agreed
@@ -147,6 +152,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
   if (!priced.ok) return undefined;
   const price = priced.value;
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, QUOTE.quote2(order.number));
+  sheet.photos = photos;
   head(sheet, order, shop.name);
   let y = 50;
   for (const [index, worked] of results.entries()) {
@@ -154,7 +160,7 @@ export async function quotePaper(order: OrderView, shop: ShopView, unit: Unit): 
       sheet.newPage();
       y = 20;
     }
-    y = piece(sheet, worked, index, y);
+    y = piece(sheet, worked, index, y, order.pictures[order.pieces[index]!.id] ?? []);
   }
   if (y + 40 > sheet.height - 16) {
     sheet.newPage();

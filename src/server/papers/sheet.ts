@@ -3,7 +3,7 @@
  * Only this file knows the PDF library.
  */
 import PDFDocument from 'pdfkit';
-import type { Point, Scene } from '@/core/drawing/scene';
+import type { Box, Point, Scene } from '@/core/drawing/scene';
 import { FINEST, showLength } from '@/core/units/format-length';
 import type { Length, Unit } from '@/core/units/length';
 import { type Run, type Weight, runsOf } from './faces';
@@ -18,6 +18,9 @@ export const PAPERS = {
   card: [152.4, 101.6],
   label: [90, 38],
 } as const;
+/** Photos by their hash. */
+export type Bytes = ReadonlyMap<string, Uint8Array>;
+export const NO_BYTES: Bytes = new Map();
 export const INK = '#20272b';
 export const SOFT = '#5f6361';
 export const HAIR = '#b9b3a5';
@@ -187,6 +190,11 @@ export class Sheet {
     else this.file.stroke(INK);
   }
 
+  /** A white disc with a rim, for a number on a photo. */
+  disc(x: number, y: number, radius: number): void {
+    this.file.circle(pt(x), pt(y), pt(radius)).lineWidth(1.2).fillAndStroke('#ffffff', INK);
+  }
+
   /** Paper again where something lies beyond its place. */
   cover(x: number, y: number, w: number, h: number): void {
     this.file.rect(pt(x), pt(y), pt(w), pt(h)).fill('#ffffff');
@@ -198,7 +206,12 @@ export class Sheet {
     const placed = ([px, py]: Point): Point => [x + px * scale, y + py * scale];
     for (const shape of scene.shapes) {
       if (shape.kind === 'area') this.area(shape.points.map(placed), shape.fill, shape.line, shape.dashed);
-      else if (shape.kind === 'line') this.polyline(shape.points.map(placed), shape.line, (shape.width ?? 0.5) * 1.1);
+      else if (shape.kind === 'picture') {
+        const [left, top] = placed(shape.at);
+        const [clipX, clipY] = placed([shape.clip.x, shape.clip.y]);
+        const clip = { x: clipX, y: clipY, w: shape.clip.w * scale, h: shape.clip.h * scale };
+        this.photo(shape.hash, left, top, shape.w * scale, shape.h * scale, clip);
+      } else if (shape.kind === 'line') this.polyline(shape.points.map(placed), shape.line, (shape.width ?? 0.5) * 1.1);
       else if (shape.kind === 'dot') {
         const [cx, cy] = placed(shape.at);
         this.file.circle(pt(cx), pt(cy), Math.max(1.2, pt(shape.radius * scale))).fill(colourOf(shape.fill).colour);
@@ -224,6 +237,21 @@ export class Sheet {
       }
     }
     return scale;
+  }
+
+  /** The bytes of the photos that scenes speak of, by their hash. */
+  photos: Bytes = NO_BYTES;
+
+  /** A photo that fills its box, what is too much of it cut off evenly; only within `clip` is it seen. */
+  photo(hash: string, x: number, y: number, w: number, h: number, clip: Box = { x, y, w, h }): void {
+    const bytes = this.photos.get(hash);
+    const { file } = this;
+    file.save();
+    file.rect(pt(clip.x), pt(clip.y), pt(clip.w), pt(clip.h)).clip();
+    if (bytes)
+      file.image(Buffer.from(bytes), pt(x), pt(y), { cover: [pt(w), pt(h)], align: 'center', valign: 'center' });
+    else file.rect(pt(x), pt(y), pt(w), pt(h)).fill('#efe7d2');
+    file.restore();
   }
 
   private area(points: Point[], fill: string, line?: string, dashed?: boolean): void {

@@ -16,7 +16,8 @@ import { bigName, ruleText } from '@/words/rule';
 import { cautionName } from '@/words/issues';
 import { HARDWARE_NAMES, KIND_NAMES, dayName } from '@/words/materials';
 import { TICKET } from '@/words/screens/papers';
-import { SOFT, Sheet } from './sheet';
+import { FLAG_NAMES, RECORD } from '@/words/screens/care';
+import { type Bytes, NO_BYTES, SOFT, Sheet } from './sheet';
 
 const LEFT = 14;
 const GAP = 8;
@@ -51,6 +52,20 @@ function insisted(sheet: Sheet, job: JobView, y: number): number {
   sheet.text(TICKET.customerInsists, LEFT + 3, y + 4.2, { size: 8.5, colour: SOFT });
   sheet.paragraph(insists, LEFT + 3, y + 10, width - 6, { size: 14, weight: 'bold' });
   return y + tall + 4;
+}
+
+/** How the piece may be touched, what is wrong with it already, what came along: before anybody unwraps it. */
+function handled(sheet: Sheet, { care }: JobView, y: number): number {
+  if (!care) return y;
+  const said = [
+    care.apart.length > 0 && RECORD.apart(care.apart),
+    care.flags.length > 0 && care.flags.map((flag) => FLAG_NAMES[flag]).join(', '),
+    care.faults > 0 && RECORD.faultsNoted(care.faults),
+    care.came.length > 0 && RECORD.cameAlong(care.came.join(', ')),
+    care.place && RECORD.lies(care.place),
+  ].filter((one) => one !== false && one !== '');
+  if (said.length === 0) return y;
+  return sheet.paragraph(said.join('. '), LEFT, y + 4, sheet.width - 2 * LEFT, { size: 10.5, weight: 'bold' });
 }
 
 /** What is to hand before the first step: room, weight, fixings, how it hangs, and what was accepted. */
@@ -178,12 +193,18 @@ function foot(sheet: Sheet): void {
   notes.forEach((note, index) => sheet.text(note, LEFT, sheet.height - 11.5 + index * 4, { size: 8.5, colour: SOFT }));
 }
 
-export async function ticketPaper(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+export async function ticketPaper(
+  job: JobView,
+  shop: string,
+  unit: Unit,
+  photos: Bytes = NO_BYTES,
+): Promise<Uint8Array> {
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, TICKET.ticket(job.ticket));
+  sheet.photos = photos;
   await head(sheet, job, shop);
-  const top = insisted(sheet, job, 46) + 4;
+  const top = handled(sheet, job, insisted(sheet, job, 46)) + 4;
   const [left, right] = columnsOf(sheet, top, top);
-  sheet.scene(frontScene(job.worked), right.x, top - 4, right.width, DRAWN.front, 10);
+  sheet.scene(frontScene(job.worked, true, job.pictures), right.x, top - 4, right.width, DRAWN.front, 10);
   sheet.scene(sectionScene(job.worked), right.x, top + DRAWN.front, right.width, DRAWN.section, 8.5);
   const after = facts(sheet, job, { ...right, top: top + DRAWN.front + DRAWN.section + 8 }, unit);
   steps(sheet, job, [left, { ...right, top: after + 2 }], unit);

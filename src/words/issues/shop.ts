@@ -9,6 +9,16 @@ import { type Sentences, cap } from './sentence';
 /** `40 s`, `3 min`. */
 const waitText = (seconds: number) => (seconds < 90 ? `${seconds} s` : `${Math.ceil(seconds / 60)} min`);
 
+/** Why a row of a list of customers is not taken. */
+const CUSTOMER_ROW: Readonly<Record<string, (read: string, known: string) => string>> = {
+  empty: () => 'nothing is written',
+  long: (_read, known) => `more than ${known} letters`,
+  formula: (read) => `“${read}” begins like a formula`,
+  mail: (read) => `“${read}” is no mail address`,
+  choice: (read, known) => `“${read}” is not one of ${known}`,
+  twice: (read, known) => `${read} stands in row ${known} already`,
+};
+
 export const SHOP: Sentences<ShopIssue> = {
   'sign-in-first': () => 'You are signed out. Sign in again; what you typed is kept.',
   'not-permitted': ({ f }) => `A ${f.role} may not do this. Ask the owner.`,
@@ -159,6 +169,27 @@ export const SHOP: Sentences<ShopIssue> = {
   'pin-wrong': ({ f }) =>
     `That is not ${f.name}’s PIN.${Number(f.seconds) > 0 ? ` Wait ${waitText(Number(f.seconds))}, then try again.` : ''}`,
   'pin-slow': ({ f }) => `${f.name} can try again here in ${waitText(Number(f.seconds))}.`,
+  'photo-kind': () => 'This is no photo that can be read here. Send a JPEG, PNG or WebP.',
+  'photo-heic': () =>
+    'This is a HEIC photo, which cannot be read here. On the phone choose “Most compatible” for the camera, or send it as JPEG.',
+  'photo-broken': () => 'This photo is damaged or was cut off on the way. Send it again, or take it anew.',
+  'photo-pixels': ({ f }) => `This picture has more than ${f.most} million pixels. Send it smaller.`,
+  'photo-small': ({ f }) => `This picture has ${f.w} × ${f.h} pixels. At least ${f.least} each way show anything.`,
+  'photo-large': ({ f }) => `A photo may have ${f.most} MB. Send it smaller.`,
+  'photo-unknown': () => 'This photo is not here any more. Take it again.',
+  'record-stale': () =>
+    'What is written down about this piece was changed at another screen. Look again; what you typed stays here.',
+  'record-unknown': () => 'Nothing is written down about this piece yet.',
+  'value-not-signed': ({ f, cash }) =>
+    `Piece ${f.piece} is valued at ${cash('value')}, above ${cash('limit')}. Its receipt is signed before anything is agreed: open the piece, “Photos and condition”.`,
+  'value-not-locked': ({ f, cash }) =>
+    `Piece ${f.piece} is valued at ${cash('value')}, above ${cash('limit')}. It lies in a locked place: open the piece and say which.`,
+  'customer-stale': ({ f }) => `${f.name} was changed at another screen. Look again; what you typed stays here.`,
+  'customer-gone': ({ f }) => `${f.name} is not in the list any more: joined with another, or forgotten.`,
+  'customer-open': ({ f }) => `Order ${f.number} is still open or not paid. Nobody is forgotten before that is done.`,
+  'customer-row': ({ f }) =>
+    `Row ${f.row}, ${f.column}: ${CUSTOMER_ROW[String(f.why)]!(String(f.read), String(f.known))}.`,
+  'customer-same': () => 'These are one and the same. Choose another.',
   'body-too-large': ({ f }) => `That is larger than ${f.most}. Nothing was read.`,
   'body-not-json': () => 'This is not JSON.',
   'too-many': () => 'Too many computations at once. Wait a second.',

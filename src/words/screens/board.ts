@@ -1,6 +1,7 @@
 /** What the board says. */
 
 export const BOARD = {
+  setApart: 'set apart',
   nothingIsBeingWorked: 'Nothing is being worked on.',
   nothingWaitsForThe: 'Nothing waits for the saw.',
   everythingThatWasOrdered: 'Everything that was ordered is here.',

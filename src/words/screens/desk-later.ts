@@ -25,3 +25,17 @@ export const MARGIN = {
   percent: (percent: string) => `${percent} %`,
   low: (floor: number) => `Below the shop’s floor of ${floor} %.`,
 } as const;
+
+export const CUSTOMER = {
+  head: 'Whose piece is it?',
+  newHead: 'A new customer',
+  name: 'Name',
+  phone: 'Phone',
+  mail: 'Mail, if they like',
+  add: 'Add this customer',
+  find: 'Name or phone',
+  findLong: 'Name or phone of the customer',
+  orders: (count: number) => (count === 1 ? '1 order' : `${count} orders`),
+  addTyped: (text: string) => `Add “${text}”`,
+  addNew: 'Add a new customer',
+} as const;

@@ -5,6 +5,8 @@ export const TITLES = {
   board: 'Board',
   books: 'Books',
   collect: 'Collect',
+  customers: 'Customers',
+  piece: 'Photos and condition',
   desk: 'Desk',
   lists: 'Lists',
   materials: 'Materials',

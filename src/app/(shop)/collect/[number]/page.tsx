@@ -12,6 +12,8 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   const { number } = await params;
   const order = /^\d{1,9}$/.test(number) ? await orderView(viewer, Number(number)) : undefined;
   if (!order) notFound();
-  const pictures = order.pieces.flatMap(({ id, agreed }) => (agreed ? [[id, frontScene(agreed, false)] as const] : []));
+  const pictures = order.pieces.flatMap(({ id, agreed }) =>
+    agreed ? [[id, frontScene(agreed, false, order.pictures[id])] as const] : [],
+  );
   return <Account order={order} pictures={Object.fromEntries(pictures)} owner={viewer.person.role === 'owner'} />;
 }

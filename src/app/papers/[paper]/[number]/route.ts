@@ -19,6 +19,8 @@ import { ticketPaper } from '@/server/papers/ticket';
 import { dayReportPaper, receiptPaper, statementPaper, voucherPaper } from '@/server/papers/money';
 import { shopReport, statementOf, tillReport, voucherView } from '@/server/ledger-views';
 import { dayOf } from '@/server/clock';
+import type { Bytes } from '@/server/papers/sheet';
+import { takingInPaper } from '@/server/papers/taking-in';
 import { wallCard } from '@/server/papers/wall-card';
 import { problem } from '@/server/problem';
 import { jobView, orderView, shopView } from '@/server/views';
@@ -29,6 +31,12 @@ const pdf = (bytes: Uint8Array, name: string) =>
     headers: { 'content-type': 'application/pdf', 'content-disposition': `inline; filename="${name}.pdf"` },
   });
 
+/** The bytes of photos, as large as papers print them. */
+async function photosOf({ app }: Viewer, hashes: readonly string[]): Promise<Bytes> {
+  const read = await Promise.all(hashes.map(async (hash) => [hash, await app.photos.read(hash, 'small')] as const));
+  return new Map(read.flatMap(([hash, bytes]) => (bytes ? [[hash, bytes] as const] : [])));
+}
+
 type Paper = keyof typeof PAPERS;
 type Make = (viewer: Viewer, number: string, books: ShopData, unit: Unit) => Promise<Response>;
 
@@ -37,11 +45,14 @@ const isNumber = (text: string) => /^\d{1,9}$/.test(text);
 const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { ticket: ticket.slice(0, 20) })]);
 
 const ofJob =
-  (make: (job: JobView, shop: string, unit: Unit) => Promise<Uint8Array | undefined>, paper: Paper): Make =>
+  (
+    make: (job: JobView, shop: string, unit: Unit, photos: Bytes) => Promise<Uint8Array | undefined>,
+    paper: Paper,
+  ): Make =>
   async (viewer, ticket, { shop }, unit) => {
     const job = await jobView(viewer, ticket);
     if (!job) return unknownTicket(ticket);
-    const made = await make(job, shop.name, unit);
+    const made = await make(job, shop.name, unit, await photosOf(viewer, job.pictures));
     return made ? pdf(made, `${paper}-${ticket}`) : problem([issue('paper-not-of-it', { ticket })]);
   };
 
@@ -60,8 +71,14 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     const counter = viewer as CounterViewer;
     const [shop, order] = [await shopView(counter), isNumber(number) && (await orderView(counter, Number(number)))];
     if (!shop || !order) return problem([issue('order-unknown')]);
-    const made = await quotePaper(order, shop, unit);
+    const made = await quotePaper(order, shop, unit, await photosOf(viewer, Object.values(order.pictures).flat()));
     return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
+  },
+  'taking-in': async (viewer, number, { shop }, unit) => {
+    const made = isNumber(number)
+      ? await takingInPaper(viewer as CounterViewer, Number(number), shop.name, unit)
+      : undefined;
+    return made ? pdf(made, `taking-in-${number}`) : problem([issue('record-unknown')]);
   },
   receipt: async (viewer, number, { shop }, unit) => {
     const order = isNumber(number) && (await orderView(viewer as CounterViewer, Number(number)));

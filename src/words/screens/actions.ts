@@ -1,0 +1,22 @@
+/** What can be done, as the finder knows it: its name, other words for it, where it is done, and the page whose roles it has. */
+export const ACTIONS = [
+  { name: 'New order', also: 'quote desk measure price', href: '/desk', page: '/desk' },
+  { name: 'Customers', also: 'people addresses clients list', href: '/customers', page: '/customers' },
+  { name: 'Add a customer', also: 'new person', href: '/customers?add', page: '/customers' },
+  { name: 'Hand over, take money', also: 'collect pick up pay deposit balance', href: '/collect', page: '/collect' },
+  { name: 'The till', also: 'cash drawer count close day', href: '/till', page: '/till' },
+  { name: 'Ledger', also: 'journal trial balance tax accounts statement', href: '/till/ledger', page: '/till/ledger' },
+  { name: 'Board of today', also: 'jobs late waiting', href: '/board', page: '/board' },
+  { name: 'Bench', also: 'work steps station', href: '/bench', page: '/bench' },
+  { name: 'Rack', also: 'sticks sheets offcuts stock', href: '/rack', page: '/rack' },
+  { name: 'Plan the cuts', also: 'cutting plan saw sheets sticks', href: '/rack/plan', page: '/rack/plan' },
+  { name: 'Mat cutter', also: 'machine dxf', href: '/rack/mat-cutter', page: '/rack/mat-cutter' },
+  { name: 'Bench sums', also: 'calculator fractions', href: '/sums', page: '/sums' },
+  { name: 'Books', also: 'people price list editions', href: '/books', page: '/books' },
+  { name: 'Boards, glass and backs', also: 'materials sheets', href: '/books/materials', page: '/books/materials' },
+  { name: 'Prices', also: 'markup rules tax labour what if', href: '/books/prices', page: '/books/prices' },
+  { name: 'Import a list', also: 'supplier csv table mouldings', href: '/books/table', page: '/books/table' },
+  { name: 'Settings', also: 'opening hours back-up', href: '/settings', page: '/settings' },
+  { name: 'Security', also: 'sessions sign out people', href: '/security', page: '/security' },
+  { name: 'My PIN and screens', also: 'me sign out', href: '/me', page: '/me' },
+] as const;

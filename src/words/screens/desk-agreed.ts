@@ -1,0 +1,17 @@
+/** What an agreed order says at the desk. */
+export const AGREED = {
+  record: 'Photos and condition',
+  order: (number: number) => `Order ${number}`,
+  promisedFor: 'Promised for',
+  whatWasAgreed: 'What was agreed',
+  piece: 'Piece',
+  insistsOn: 'Insists on',
+  nothing: 'Nothing',
+  materials: 'Materials',
+  onHold: (reason: string | number) => `On hold: ${reason}`,
+  agreedWithPriceBook: (edition: number) =>
+    `Agreed with price book edition ${edition}. What was agreed stays as it is; a change is a new order.`,
+  sizesAndPrice: 'Sizes and price',
+  ticket: 'Ticket',
+  moneyAndHandOver: 'Money and hand-over',
+} as const;

@@ -1,0 +1,17 @@
+/** The keys of each place, as their dialog lists them. */
+export const KEYS = {
+  head: 'Keys',
+  all: [
+    ['/', 'Find anything'],
+    ['u', 'Inches or millimetres'],
+    ['1 … 6', 'Desk: open a section'],
+    ['p', 'Desk: photos and condition of the piece'],
+    ['m', 'Desk: cost and margin, shown or hidden'],
+    ['Enter', 'Take the field and go to the next'],
+    ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],
+    ['Ctrl S', 'Desk: save the quote'],
+    ['digits, Enter', 'Bench: open a ticket (a scanner types the same)'],
+    ['Enter', 'Bench: the step is done'],
+    ['?', 'These keys'],
+  ],
+} as const;
