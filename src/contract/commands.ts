@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { pieceRecordSchema, strokesSchema } from '@/core/custody/record-schema';
-import { designSchema } from '@/core/design/schema';
+import { choosingFields, lettersApart } from '@/core/design/candidates-schema';
 import { MEANS } from '@/core/ledger/accounts';
 import { columnMapSchema } from '@/core/supplier-list/column-map';
 import { LIST_NAMES } from '@/core/supplier-list/names';
@@ -225,7 +225,7 @@ export const commands = {
       customerId: id,
       promised: day,
       pieces: z
-        .array(z.object({ id, design: designSchema }))
+        .array(z.object({ id, ...choosingFields }).refine(lettersApart, 'letter-twice'))
         .min(1)
         .max(40),
       /** An owner's, where more is taken off a price than the person may. */

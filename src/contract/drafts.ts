@@ -1,8 +1,9 @@
 /** An order being typed at the desk, as it is kept on the server for the person who types it. */
 import { z } from 'zod';
-import { designSchema } from '@/core/design/schema';
+import { MOST_OTHERS, choosingFields, lettersApart, otherSchema } from '@/core/design/candidates-schema';
 
 const text = (most: number) => z.string().max(most);
+const typed = z.record(text(200), text(400));
 export const draftSchema = z.object({
   orderId: z.uuid(),
   customer: z
@@ -10,7 +11,19 @@ export const draftSchema = z.object({
     .nullable(),
   promised: z.iso.date(),
   pieces: z
-    .array(z.object({ id: z.uuid(), design: designSchema, typed: z.record(text(200), text(400)) }))
+    .array(
+      z
+        .object({
+          id: z.uuid(),
+          ...choosingFields,
+          others: z
+            .array(otherSchema.extend({ typed: typed.optional() }))
+            .max(MOST_OTHERS)
+            .optional(),
+          typed,
+        })
+        .refine(lettersApart, 'letter-twice'),
+    )
     .min(1)
     .max(40),
 });

@@ -1,4 +1,5 @@
 /** What the server shows the screens. Plain values; dates as `2026-12-03`, times as ISO texts. */
+import type { Choosing, Letter, Other } from '@/core/design/candidates';
 import type { Design, DefaultMaterials } from '@/core/design/design';
 import type { Means } from '@/core/ledger/accounts';
 import type { Afterwards } from '@/core/ledger/afterwards';
@@ -226,6 +227,14 @@ export interface PieceView {
   readonly lockedPlaces: readonly string[];
   readonly maySign: boolean;
 }
+export interface OrderPieceView {
+  readonly id: string;
+  readonly design: Design;
+  readonly agreed: WorkedOut | null;
+  readonly letter?: Letter | undefined;
+  /** Other designs of it that were compared, each with what it cost when it was quoted; null where that is not known. */
+  readonly others?: readonly (Other & { readonly price: number | null })[] | undefined;
+}
 export interface OrderView {
   readonly id: string;
   readonly number: number;
@@ -241,7 +250,7 @@ export interface OrderView {
   readonly pictures: Pictures;
   /** What is known of each piece's record, by the piece's id; those without one are left out. */
   readonly care: Readonly<Record<string, CareView>>;
-  readonly pieces: readonly { readonly id: string; readonly design: Design; readonly agreed: WorkedOut | null }[];
+  readonly pieces: readonly OrderPieceView[];
   readonly agreed: OrderPrice | null;
   readonly payments: readonly PaymentView[];
   readonly paid: number;
@@ -464,9 +473,7 @@ export interface DraftView {
   readonly promised: string;
   readonly pieces: readonly DraftPieceView[];
 }
-export interface DraftPieceView {
+/** With the other designs of it; `typed`: field path -> text, while the text is being typed or is not a length. */
+export interface DraftPieceView extends Choosing {
   readonly id: string;
-  readonly design: Design;
-  /** Field path -> text, while the text is being typed or is not a length. */
-  readonly typed: Readonly<Record<string, string>>;
 }

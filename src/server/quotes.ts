@@ -6,7 +6,7 @@ import type { Design } from '@/core/design/design';
 import type { OrderRow, PieceRow } from '@/db/queries/orders';
 
 export interface Standing {
-  readonly designs: readonly { readonly id: string; readonly design: Design }[];
+  readonly designs: readonly (Pick<PieceRow, 'id' | 'letter' | 'others'> & { readonly design: Design })[];
   /** Prices of an earlier edition are held. */
   readonly held: boolean;
   /** The quote ran out. */
@@ -17,5 +17,11 @@ export function standing(order: OrderRow, pieces: readonly PieceRow[], edition: 
   const open = order.state === 'quoted';
   const expired = open && today > order.quote_until;
   const held = open && !expired && order.edition !== edition;
-  return { designs: pieces.map(({ id, design, quoted }) => ({ id, design: held ? quoted : design })), held, expired };
+  const designs = pieces.map(({ id, design, quoted, letter, others }) => ({
+    id,
+    design: held ? quoted : design,
+    letter,
+    others: others.map((other) => ({ ...other, design: (held && other.quoted) || other.design })),
+  }));
+  return { designs, held, expired };
 }

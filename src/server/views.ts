@@ -169,9 +169,10 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     agreed: order.agreed,
     held,
     expired,
-    pieces: designs.map(({ id, design }, index) => {
+    pieces: designs.map(({ id, design, letter, others }, index) => {
       const { agreed } = pieces[index]!;
-      return { id, design, agreed: agreed && withWorkings(agreed, shop) };
+      const alternatives = others.map(({ quoted: _quoted, ...other }) => other);
+      return { id, design, letter, others: alternatives, agreed: agreed && withWorkings(agreed, shop) };
     }),
     payments: payments.map(({ order_id: _order, at, ...one }) => ({ ...one, at: at.toISOString() })),
     paid,

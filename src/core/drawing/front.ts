@@ -309,6 +309,7 @@ export function frontScene(worked: WorkedOut, withDimensions = true, photos: rea
     width: w + left + Math.max(left * 0.3, face * 0.35),
     height: h + above + Math.max(margin, face * 0.55),
     shapes: shapes.map((shape) => move(shape, left, above)),
+    middle: above + h / 2,
     about: 'front',
   };
 }

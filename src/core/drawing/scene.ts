@@ -61,6 +61,8 @@ export interface Scene {
   readonly width: number;
   readonly height: number;
   readonly shapes: readonly Shape[];
+  /** Of a front: how far below the top of the scene the middle of the frame is. */
+  readonly middle?: number;
   /** What the drawing shows, for those who cannot see it; a code with figures, worded elsewhere. */
   readonly about: string;
 }

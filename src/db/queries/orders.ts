@@ -1,6 +1,8 @@
 /** Orders and their pieces. */
 import { z } from 'zod';
 import type { Design } from '@/core/design/design';
+import type { Letter, Other } from '@/core/design/candidates';
+import { letterSchema } from '@/core/design/candidates-schema';
 import { designSchema } from '@/core/design/schema';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import { MEANS } from '@/core/ledger/accounts';
@@ -80,7 +82,22 @@ const pieceRow = z.object({
   design: z.unknown(),
   quoted: z.unknown(),
   agreed: z.unknown(),
+  letter: letterSchema,
+  others: z.array(
+    z.object({
+      letter: letterSchema,
+      design: z.unknown(),
+      quoted: z.unknown(),
+      declined: z.literal(true).optional(),
+      price: z.int().nullable(),
+    }),
+  ),
 });
+/** Another design of a piece; `quoted` and `price` are null where it could not be worked out. */
+export interface OtherRow extends Other {
+  readonly quoted: Design | null;
+  readonly price: number | null;
+}
 export interface PieceRow {
   readonly id: string;
   readonly order_id: string;
@@ -90,13 +107,15 @@ export interface PieceRow {
   readonly quoted: Design;
   /** The result as it was agreed; its design holds the materials' figures of that day. */
   readonly agreed: Agreed | null;
+  readonly letter: Letter;
+  readonly others: readonly OtherRow[];
 }
 
 export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]> => {
   const rows = readRows(
     pieceRow,
     await db.query(
-      'SELECT id, order_id, position, design, quoted, agreed FROM piece WHERE order_id = $1 ORDER BY position',
+      'SELECT id, order_id, position, design, quoted, agreed, letter, others FROM piece WHERE order_id = $1 ORDER BY position',
       [orderId],
     ),
   );
@@ -105,6 +124,11 @@ export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]
     design: designSchema.parse(upgradedDesign(row.design)),
     quoted: designSchema.parse(upgradedDesign(row.quoted)),
     agreed: row.agreed === null ? null : readAgreed(row.agreed),
+    others: row.others.map((other) => ({
+      ...other,
+      design: designSchema.parse(upgradedDesign(other.design)),
+      quoted: other.quoted === null ? null : designSchema.parse(upgradedDesign(other.quoted)),
+    })),
   }));
 };
 
@@ -112,19 +136,34 @@ export const piecesOf = async (db: Queries, orderId: string): Promise<PieceRow[]
 export async function putPieces(
   tx: Tx,
   orderId: string,
-  pieces: readonly { id: string; design: Design; quoted: Design }[],
+  pieces: readonly Pick<PieceRow, 'id' | 'design' | 'quoted' | 'letter' | 'others'>[],
 ): Promise<boolean> {
   await tx.query('DELETE FROM piece WHERE order_id = $1', [orderId]);
   for (const [index, piece] of pieces.entries()) {
     const rows = await tx.query(
-      'INSERT INTO piece (id, order_id, position, design, quoted) VALUES ($1, $2, $3, $4, $5) ON CONFLICT (id) DO NOTHING RETURNING id',
-      [piece.id, orderId, index + 1, JSON.stringify(piece.design), JSON.stringify(piece.quoted)],
+      `INSERT INTO piece (id, order_id, position, design, quoted, letter, others) VALUES ($1, $2, $3, $4, $5, $6, $7)
+       ON CONFLICT (id) DO NOTHING RETURNING id`,
+      [
+        piece.id,
+        orderId,
+        index + 1,
+        JSON.stringify(piece.design),
+        JSON.stringify(piece.quoted),
+        piece.letter,
+        JSON.stringify(piece.others),
+      ],
     );
     if (rows.length === 0) return false;
   }
   return true;
 }
 
+/** What was not chosen is declined; it stays with what it cost. */
+export const declineOthers = (tx: Tx, id: string, others: readonly OtherRow[]) =>
+  tx.query('UPDATE piece SET others = $2 WHERE id = $1', [
+    id,
+    JSON.stringify(others.map((other) => ({ ...other, declined: true }))),
+  ]);
 export const agreePiece = (tx: Tx, id: string, agreed: Agreed) =>
   tx.query('UPDATE piece SET agreed = $2 WHERE id = $1', [id, JSON.stringify(agreed)]);
 

@@ -5,6 +5,7 @@ import type { ShopView } from '@/contract/views';
 import type { BuildCode } from '@/core/builds';
 import { type Edit, type Path, redo, set, undo } from '@/core/design/edit';
 import { thaw } from '@/core/design/resolve';
+import { type Choosing, inAll } from '@/core/design/candidates';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
@@ -17,7 +18,7 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
   return useMemo(() => {
     const edit = (make: (draft: Draft, active: number) => Edit, join = false) => {
       clearIssues();
-      setState((before) => edited(before, make, join));
+      setState((before) => edited(before, (now, index) => inAll(now, ['pieces', index], make(now, index)), join));
     };
     const inPiece = (index: number, path: Path): Path => ['pieces', index, 'design', ...path];
     return {
@@ -37,6 +38,13 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
       apply: (wayOut: Edit) =>
         edit((_now, index) => wayOut.map((change) => ({ ...change, path: inPiece(index, change.path) }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
+      /** Something is done with the designs of the piece that is shown. */
+      choosing: (make: <P extends Choosing>(piece: P) => P) =>
+        edit((now, index) => {
+          const before = now.pieces[index]!;
+          const after = make(before);
+          return after === before ? [] : set(now, ['pieces', index], after);
+        }),
       addPiece: () => {
         edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));

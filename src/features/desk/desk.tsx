@@ -22,6 +22,7 @@ import { useDeskKeys } from './use-desk-keys';
 const Standing = dynamic(() => import('./standing').then((file) => file.Standing), { loading: () => null });
 const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
 const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
+const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
@@ -92,6 +93,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const { unit } = useUnit();
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
+  const [comparing, setComparing] = useState(false);
   const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
@@ -106,7 +108,8 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   useEffect(() => {
     if (order === null && window.matchMedia('(pointer: fine)').matches) focusSection();
   }, [order]);
-  useDeskKeys(desk, useSave(desk, dialog === 'customer'), show);
+  const compare = useCallback(() => setComparing((before) => !before), []);
+  useDeskKeys(desk, useSave(desk, dialog === 'customer'), show, compare);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
@@ -131,36 +134,43 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         calendar={shop.calendar}
         today={shop.today}
         onCustomer={() => setDialog('customer')}
+        onCompare={compare}
       />
       <section className={styles.left} aria-label={DESK.choices}>
         <Choices shop={shop} piece={piece} worked={current.worked} unit={unit} desk={hands} open={open} onOpen={show} />
         <Trouble issues={here} />
       </section>
-      <section className={styles.middle} {...piecePanel(shown.length, active)}>
-        {current.worked ? (
-          <Drawings worked={current.worked} faded={former} photos={pictures?.[piece.id]} />
-        ) : (
-          <NothingToDraw shop={shop} />
-        )}
-      </section>
-      <section className={styles.right} aria-label={DESK.sizesAndPrice}>
-        <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
-          {says && <Standing desk={desk} order={order} edition={shop.prices.edition} />}
-          {!desk.stale && <Trouble issues={desk.issues} />}
-          <Trouble issues={elsewhere} />
-          {current.worked && (
-            <Tape worked={current.worked} former={former} onApply={desk.apply} onConcession={concede} />
-          )}
-        </div>
-        <Totals
-          piece={former ? undefined : current.worked?.price}
-          order={desk.price}
-          all={shown.map((one) => one.worked?.price)}
-          floor={shop.marginFloor}
-          currency={shop.currency}
-        />
-        <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
-      </section>
+      {comparing ? (
+        <Compare desk={desk} shop={shop} photos={pictures?.[piece.id]} onClose={() => setComparing(false)} />
+      ) : (
+        <>
+          <section className={styles.middle} {...piecePanel(shown.length, active)}>
+            {current.worked ? (
+              <Drawings worked={current.worked} faded={former} photos={pictures?.[piece.id]} />
+            ) : (
+              <NothingToDraw shop={shop} />
+            )}
+          </section>
+          <section className={styles.right} aria-label={DESK.sizesAndPrice}>
+            <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
+              {says && <Standing desk={desk} order={order} edition={shop.prices.edition} />}
+              {!desk.stale && <Trouble issues={desk.issues} />}
+              <Trouble issues={elsewhere} />
+              {current.worked && (
+                <Tape worked={current.worked} former={former} onApply={desk.apply} onConcession={concede} />
+              )}
+            </div>
+            <Totals
+              piece={former ? undefined : current.worked?.price}
+              order={desk.price}
+              all={shown.map((one) => one.worked?.price)}
+              floor={shop.marginFloor}
+              currency={shop.currency}
+            />
+            <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
+          </section>
+        </>
+      )}
       {dialog === 'customer' && (
         <CustomerDialog
           onClose={() => setDialog(undefined)}

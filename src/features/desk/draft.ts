@@ -46,7 +46,16 @@ export const draftOf = (order: OrderView): Draft => ({
   orderId: order.id,
   customer: order.customer,
   promised: order.promised,
-  pieces: order.pieces.map(({ id, design }) => ({ id, design, typed: {} })),
+  pieces: order.pieces.map(({ id, design, letter, others = [] }) => ({
+    id,
+    design,
+    typed: {},
+    ...(others.length > 0
+      ? { letter, others: others.map(({ price: _price, ...other }) => other) }
+      : letter && letter !== 'A'
+        ? { letter }
+        : {}),
+  })),
 });
 
 const ZERO_ALLOWED =
@@ -107,7 +116,12 @@ export function sameDraft(a: Draft, b: Draft, unit: Unit): boolean {
   const said = ({ customer, promised, pieces }: Draft) => ({
     customer: customer?.id,
     promised,
-    pieces: pieces.map(({ id, design }) => ({ id, design })),
+    pieces: pieces.map(({ id, design, letter = 'A', others = [] }) => ({
+      id,
+      design,
+      letter,
+      others: others.map(({ typed: _typed, ...other }) => other),
+    })),
   });
   return sameValue(said(a), said(b)) && [...a.pieces, ...b.pieces].every((piece) => unread(piece, unit).length === 0);
 }

@@ -14,12 +14,14 @@ export function OrderBar({
   calendar,
   today,
   onCustomer,
+  onCompare,
 }: {
   desk: Desk;
   number: number | undefined;
   calendar: Calendar;
   today: string;
   onCustomer: () => void;
+  onCompare: () => void;
 }) {
   const { draft, active } = desk;
   return (
@@ -45,6 +47,9 @@ export function OrderBar({
           </Button>
         )}
       </span>
+      <Button variant="text" onClick={onCompare}>
+        {DESK.compare} <kbd>c</kbd>
+      </Button>
       <span className={styles.undo}>
         <Button variant="text" disabled={!desk.canUndo} onClick={desk.undo}>
           {DESK.undo} <kbd>{DESK.undoKey}</kbd>

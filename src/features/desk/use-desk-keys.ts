@@ -4,7 +4,7 @@ import { isTyping } from '@/ui/keys';
 import type { Desk } from './use-desk';
 
 /** Undo, redo and save from anywhere on the desk; a number opens its section. */
-export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) => void): void {
+export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) => void, compare: () => void): void {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       const command = event.ctrlKey || event.metaKey;
@@ -12,8 +12,9 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
       else if (command && key === 's') save();
-      else if (key === 'p' && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
-        void desk.toRecord();
+      else if (/^[pc]$/.test(key) && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
+        if (key === 'p') void desk.toRecord();
+        else compare();
       else if (
         /^[1-6]$/.test(key) &&
         !command &&
@@ -26,5 +27,5 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
     };
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
-  }, [desk, save, open]);
+  }, [desk, save, open, compare]);
 }

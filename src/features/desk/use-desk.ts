@@ -38,7 +38,12 @@ const payloadOf = (draft: Draft, base: number | null, customerId: string) => ({
   revision: base,
   customerId,
   promised: draft.promised,
-  pieces: draft.pieces.map(({ id, design }: DraftPiece) => ({ id, design })),
+  pieces: draft.pieces.map(({ id, design, letter, others = [] }: DraftPiece) => ({
+    id,
+    design,
+    ...(letter === undefined ? {} : { letter }),
+    ...(others.length === 0 ? {} : { others: others.map(({ typed: _typed, ...other }) => other) }),
+  })),
 });
 
 export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit: Unit) {
@@ -125,6 +130,8 @@ export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit:
     piece: draft.pieces[active]!,
     active,
     shown,
+    /** Any design worked out, and remembered by its id. */
+    work: useCallback((one: DraftPiece) => bench.of(one), [bench]),
     price,
     dirty: draft !== saved,
     stale: state.stale,

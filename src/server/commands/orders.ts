@@ -1,6 +1,7 @@
 /** Quote, acceptance and cancellation of an order. */
 import type { Payload } from '@/contract/commands';
 import { agreedFrom } from '@/core/agreed';
+import { type Other, letterOf } from '@/core/design/candidates';
 import type { Design } from '@/core/design/design';
 import { sameValue } from '@/core/design/edit';
 import { freeze, givenIn } from '@/core/design/resolve';
@@ -18,6 +19,8 @@ import {
   type PieceRow,
   agreeOrder,
   agreePiece,
+  declineOthers,
+  type OtherRow,
   insertOrder,
   lockOrder,
   piecesOf,
@@ -101,9 +104,15 @@ async function writeQuote(
 
 /** Figures given in place of a code are believed only when this very quote holds them. */
 async function invented(tx: Tx, { orderId, pieces }: Payload<'save-quote'>): Promise<boolean> {
-  const given = pieces.flatMap((piece) => givenIn(piece.design));
+  const designsOf = (piece: (typeof pieces)[number]) => [
+    piece.design,
+    ...(piece.others ?? []).map((other) => other.design),
+  ];
+  const given = pieces.flatMap((piece) => designsOf(piece).flatMap(givenIn));
   if (given.length === 0) return false;
-  const known = (await piecesOf(tx, orderId)).flatMap((piece) => givenIn(piece.quoted));
+  const known = (await piecesOf(tx, orderId)).flatMap((piece) =>
+    [piece.quoted, ...piece.others.flatMap((other) => other.quoted ?? [])].flatMap(givenIn),
+  );
   return !given.every((one) => known.some((other) => sameValue(one, other)));
 }
 
@@ -118,6 +127,17 @@ function workedBefore(earlier: ReadonlyMap<string, PieceRow>, books: ShopData): 
       return result.ok ? [[id, result.value] as const] : [];
     }),
   );
+}
+
+/** Another design with what it costs now. One that cannot be made any more stays as it was chosen, without a price. */
+function quotedOther(other: Other, books: ShopData): OtherRow {
+  const result = workOut(other.design, shopOf(books));
+  if (!result.ok) return { ...other, quoted: null, price: null };
+  return {
+    ...other,
+    quoted: freeze(result.value.resolved, books.prices.groups),
+    price: result.value.price?.missing.length === 0 ? result.value.price.price : null,
+  };
 }
 
 export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => {
@@ -144,6 +164,8 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   const pieces = given.map((piece, index) => ({
     ...piece,
     quoted: freeze(worked.value.worked[index]!.resolved, worked.value.books.prices.groups),
+    letter: letterOf(payload.pieces[index]!),
+    others: (payload.pieces[index]!.others ?? []).map((other) => quotedOther(other, worked.value.books)),
   }));
   if (!(await putPieces(tx, payload.orderId, pieces))) return bad(issue('piece-elsewhere'));
   const { number, before } = written.value;
@@ -264,6 +286,7 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
     const again = workOut(freeze(worked[index]!.resolved, books.prices.groups), shopOf(books));
     if (!again.ok) return again;
     await agreePiece(tx, piece.id, agreedFrom(again.value));
+    if (piece.others.length > 0) await declineOthers(tx, piece.id, piece.others);
     await makeJob(tx, order.value, index + 1, piece.id, again.value, reasons, context);
   }
   await agreeOrder(tx, orderId, agreed, context.now);

@@ -53,7 +53,43 @@ function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut): strin
   ].filter((one) => one !== false);
 }
 
-function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number, pictures: readonly string[]): number {
+interface Alternative {
+  readonly letter: string;
+  readonly worked: WorkedOut;
+}
+const SMALL = { w: 26, h: 30 } as const;
+/** The other designs that can be chosen instead, each with its picture and price; nothing of them is in the total. */
+function alternatives(
+  sheet: Sheet,
+  others: readonly Alternative[],
+  { x, y, width }: { x: number; y: number; width: number },
+  pictures: readonly string[],
+): number {
+  sheet.text(QUOTE.insteadOf, x, y + 2, { size: 10, weight: 'bold' });
+  const wide = width / 3;
+  for (const [index, { letter, worked }] of others.entries()) {
+    const left = x + index * wide;
+    sheet.scene(frontScene(worked, false, pictures), left, y + 4, SMALL.w, SMALL.h);
+    sheet.text(`${letter}  ${worked.price ? formatMoney(worked.price.price) : QUOTE.askUs}`, left, y + SMALL.h + 9, {
+      size: 10.5,
+      weight: 'bold',
+    });
+    sheet.paragraph(suppliedNames(worked).slice(0, 2).join(', '), left, y + SMALL.h + 13, wide - 3, {
+      size: 8.5,
+      colour: SOFT,
+    });
+  }
+  return y + SMALL.h + 24;
+}
+
+function piece(
+  sheet: Sheet,
+  worked: WorkedOut,
+  index: number,
+  top: number,
+  pictures: readonly string[],
+  others: readonly Alternative[],
+): number {
   const right = sheet.width - LEFT;
   const { resolved, sizes, price } = worked;
   const outside = sizes.outside ?? sizes.package;
@@ -97,6 +133,7 @@ function piece(sheet: Sheet, worked: WorkedOut, index: number, top: number, pict
   if (resolved.design.insists)
     y = sheet.paragraph(QUOTE.youAsked(resolved.design.insists), x, y + 1, right - x, { size: 10 });
   const left = notIncluded(worked);
+  if (others.length > 0) y = alternatives(sheet, others, { x, y: y + 2, width: right - x }, pictures);
   if (left.length > 0)
     y = sheet.paragraph(QUOTE.notIncluded(left.join(', ')), x, y + 1, right - x, { size: 10, colour: SOFT });
   return Math.max(top + TALL, y + 6);
@@ -134,6 +171,15 @@ function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
   });
 }
 
+/** The other designs that are still compared and can be made. */
+const alternativesOf = ({ others = [] }: OrderView['pieces'][number], shop: ShopView): Alternative[] => {
+  const books = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists), prices: shop.prices };
+  return others.flatMap(({ letter, design, declined }) => {
+    const result = declined ? undefined : workOut(design, books);
+    return result?.ok ? [{ letter, worked: result.value }] : [];
+  });
+};
+
 /** Undefined when a piece of the quote can no longer be made as it was chosen. */
 export async function quotePaper(
   order: OrderView,
@@ -156,11 +202,12 @@ export async function quotePaper(
   head(sheet, order, shop.name);
   let y = 50;
   for (const [index, worked] of results.entries()) {
-    if (y + TALL > sheet.height - 20) {
+    const others = order.state === 'quoted' ? alternativesOf(order.pieces[index]!, shop) : [];
+    if (y + TALL + (others.length > 0 ? SMALL.h + 30 : 0) > sheet.height - 20) {
       sheet.newPage();
       y = 20;
     }
-    y = piece(sheet, worked, index, y, order.pictures[order.pieces[index]!.id] ?? []);
+    y = piece(sheet, worked, index, y, order.pictures[order.pieces[index]!.id] ?? [], others);
   }
   if (y + 40 > sheet.height - 16) {
     sheet.newPage();

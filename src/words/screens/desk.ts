@@ -7,6 +7,7 @@ export const DESK = {
   piece: (number: number) => `Piece ${number}`,
   addPiece: 'Add piece',
   remove: 'Remove',
+  compare: 'Compare',
   undo: 'Undo',
   undoKey: 'Ctrl Z',
   redo: 'Redo',

@@ -6,6 +6,7 @@ export const KEYS = {
     ['u', 'Inches or millimetres'],
     ['1 … 6', 'Desk: open a section'],
     ['p', 'Desk: photos and condition of the piece'],
+    ['c', 'Desk: designs side by side; then + copies, v varies, k keeps, ← → walk, Delete takes out'],
     ['m', 'Desk: cost and margin, shown or hidden'],
     ['Enter', 'Take the field and go to the next'],
     ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],

@@ -65,6 +65,8 @@ export const WALL_CARD = {
 } as const;
 
 export const QUOTE = {
+  insteadOf: 'Instead, if you like it better (not in the total):',
+  askUs: 'ask us',
   quote: 'Quote',
   order: 'Order',
   thesePricesHoldUntil: (day: string | number) => `These prices hold until ${day}`,
