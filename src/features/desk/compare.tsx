@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import {
   type Letter,
@@ -22,7 +22,8 @@ import { frontScene } from '@/core/drawing/front';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, SizeText } from '@/ui/figures';
 import { isTyping } from '@/ui/keys';
-import { SceneSvg, useBox } from '@/ui/scene-svg';
+import { FlatScene } from '@/ui/flat-scene';
+import { useBox } from '@/ui/scene-svg';
 import { useUnit } from '@/ui/units';
 import { buildName } from '@/words/builds';
 import { sayCaution } from '@/words/issues/say-caution';
@@ -81,12 +82,7 @@ function Wall({ candidates, chosenLetter, photos, onChoose }: WallProps) {
             >
               {scene && (
                 <span style={{ transform: `translateY(${((scene.height / 2 - scene.middle!) * scale).toFixed(1)}px)` }}>
-                  <SceneSvg
-                    scene={scene}
-                    width={scene.width * scale}
-                    height={scene.height * scale}
-                    label={COMPARE.picture(letter)}
-                  />
+                  <FlatScene scene={scene} scale={scale} label={COMPARE.picture(letter)} name={`candidate-${letter}`} />
                 </span>
               )}
             </ButtonBase>
@@ -99,18 +95,43 @@ function Wall({ candidates, chosenLetter, photos, onChoose }: WallProps) {
 const boards = ({ resolved: { mats } }: WorkedOut) =>
   mats.length === 0 ? COMPARE.noMat : mats.map((mat) => mat.name.split(',')[0]).join(COMPARE.over);
 
-interface ColumnProps {
-  readonly candidate: Candidate;
+type Act = 'keep' | 'vary' | 'open' | 'remove';
+interface ActsProps {
+  readonly letter: Letter;
   readonly active: boolean;
   readonly only: boolean;
-  readonly promised: string;
-  readonly onChoose: () => void;
-  readonly onKeep: () => void;
-  readonly onVary: () => void;
-  readonly onOpen: () => void;
-  readonly onRemove: () => void;
+  readonly onAct: (act: Act, letter: Letter) => void;
 }
-function Column({ candidate: { letter, shown }, active, only, promised, ...on }: ColumnProps) {
+/** What can be done with a design; the same however its figures change. */
+const Acts = memo(function Acts({ letter, active, only, onAct }: ActsProps) {
+  return (
+    <p className={styles.acts}>
+      {!only && (
+        <Button variant={active ? 'contained' : 'text'} onClick={() => onAct('keep', letter)}>
+          {active ? COMPARE.keepOf(letter) : COMPARE.keep}
+        </Button>
+      )}
+      <Button variant="text" onClick={() => onAct('vary', letter)}>
+        {COMPARE.vary}
+      </Button>
+      <Button variant="text" onClick={() => onAct('open', letter)}>
+        {COMPARE.open}
+      </Button>
+      {!only && (
+        <Button variant="text" onClick={() => onAct('remove', letter)}>
+          {COMPARE.remove}
+        </Button>
+      )}
+    </p>
+  );
+});
+
+interface ColumnProps extends ActsProps {
+  readonly shown: Shown;
+  readonly promised: string;
+}
+function Column({ shown, promised, ...acts }: ColumnProps) {
+  const { letter, active } = acts;
   const { unit } = useUnit();
   const { worked, issues } = shown;
   const price = worked?.price;
@@ -143,24 +164,7 @@ function Column({ candidate: { letter, shown }, active, only, promised, ...on }:
           {COMPARE.cannot}
         </p>
       )}
-      <p className={styles.acts}>
-        {!only && (
-          <Button variant={active ? 'contained' : 'text'} onClick={on.onKeep}>
-            {active ? COMPARE.keepOf(letter) : COMPARE.keep}
-          </Button>
-        )}
-        <Button variant="text" onClick={on.onVary}>
-          {COMPARE.vary}
-        </Button>
-        <Button variant="text" onClick={on.onOpen}>
-          {COMPARE.open}
-        </Button>
-        {!only && (
-          <Button variant="text" onClick={on.onRemove}>
-            {COMPARE.remove}
-          </Button>
-        )}
-      </p>
+      <Acts {...acts} />
     </li>
   );
 }
@@ -192,6 +196,31 @@ function Declined({ desk }: { desk: Desk }) {
   );
 }
 
+interface BarProps {
+  readonly count: number;
+  readonly full: boolean;
+  readonly onCopy: () => void;
+  readonly onVary: () => void;
+  readonly onClose: () => void;
+}
+const Bar = memo(function Bar({ count, full, onCopy, onVary, onClose }: BarProps) {
+  return (
+    <div className={styles.bar}>
+      <h2>{COMPARE.head}</h2>
+      <span className="soft">{count === 1 ? COMPARE.one : COMPARE.scale}</span>
+      <Button variant="outlined" disabled={full} onClick={onCopy} title={full ? COMPARE.full : ''}>
+        {COMPARE.copy} <kbd>{COMPARE.copyKey}</kbd>
+      </Button>
+      <Button variant="outlined" disabled={full} onClick={onVary}>
+        {COMPARE.vary} <kbd>{COMPARE.varyKey}</kbd>
+      </Button>
+      <Button variant="text" onClick={onClose}>
+        {COMPARE.close} <kbd>c</kbd>
+      </Button>
+    </div>
+  );
+});
+
 interface Props {
   readonly desk: Desk;
   readonly shop: ShopView;
@@ -206,6 +235,17 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
   const letters = candidates.map(({ letter }) => letter);
   const at = letterOf(piece);
   const room = roomFor(piece);
+  const copy = useCallback(() => choosing(copied), [choosing]);
+  const vary = useCallback(() => setVarying(true), []);
+  const act = useCallback(
+    (what: Act, letter: Letter) => {
+      if (what === 'remove') return choosing((one) => without(one, letter));
+      choosing((one) => (what === 'keep' ? kept(chosen(one, letter)) : chosen(one, letter)));
+      if (what === 'vary') setVarying(true);
+      if (what === 'open') onClose();
+    },
+    [choosing, onClose],
+  );
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -233,24 +273,7 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
   }, [choosing, letters, at]);
   return (
     <section className={styles.compare} {...piecePanel(draft.pieces.length, desk.active)} aria-label={COMPARE.head}>
-      <div className={styles.bar}>
-        <h2>{COMPARE.head}</h2>
-        <span className="soft">{letters.length === 1 ? COMPARE.one : COMPARE.scale}</span>
-        <Button
-          variant="outlined"
-          disabled={room === 0}
-          onClick={() => choosing(copied)}
-          title={room === 0 ? COMPARE.full : ''}
-        >
-          {COMPARE.copy} <kbd>{COMPARE.copyKey}</kbd>
-        </Button>
-        <Button variant="outlined" disabled={room === 0} onClick={() => setVarying(true)}>
-          {COMPARE.vary} <kbd>{COMPARE.varyKey}</kbd>
-        </Button>
-        <Button variant="text" onClick={onClose}>
-          {COMPARE.close} <kbd>c</kbd>
-        </Button>
-      </div>
+      <Bar count={letters.length} full={room === 0} onCopy={copy} onVary={vary} onClose={onClose} />
       <Wall
         candidates={candidates}
         chosenLetter={at}
@@ -258,30 +281,17 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
         onChoose={(letter) => choosing((one) => chosen(one, letter))}
       />
       <ol className={styles.columns} style={{ gridTemplateColumns: `repeat(${letters.length}, minmax(0, 1fr))` }}>
-        {candidates.map((candidate) => {
-          const { letter } = candidate;
-          const choose = () => choosing((one) => chosen(one, letter));
-          return (
-            <Column
-              key={letter}
-              candidate={candidate}
-              active={letter === at}
-              only={letters.length === 1}
-              promised={draft.promised}
-              onChoose={choose}
-              onKeep={() => choosing((one) => kept(chosen(one, letter)))}
-              onVary={() => {
-                choose();
-                setVarying(true);
-              }}
-              onOpen={() => {
-                choose();
-                onClose();
-              }}
-              onRemove={() => choosing((one) => without(one, letter))}
-            />
-          );
-        })}
+        {candidates.map(({ letter, shown }) => (
+          <Column
+            key={letter}
+            letter={letter}
+            shown={shown}
+            active={letter === at}
+            only={letters.length === 1}
+            promised={draft.promised}
+            onAct={act}
+          />
+        ))}
       </ol>
       <Declined desk={desk} />
       {varying && (

@@ -141,7 +141,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         <Trouble issues={here} />
       </section>
       {comparing ? (
-        <Compare desk={desk} shop={shop} photos={pictures?.[piece.id]} onClose={() => setComparing(false)} />
+        <Compare desk={desk} shop={shop} photos={pictures?.[piece.id]} onClose={compare} />
       ) : (
         <>
           <section className={styles.middle} {...piecePanel(shown.length, active)}>
