@@ -74,7 +74,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   insists: ({ f }) => `The customer insists: ${f.insists}`,
   alike: ({ f }) => `One of ${f.count} alike.`,
   sooner: () => 'Wanted sooner than usual.',
-  extra: ({ f }) => `With it: ${f.name}.`,
+  extra: ({ f }) =>
+    `With it: ${[f.name, f.text && `“${f.text}”`, f.who && `by ${f.who}${Number(f.days) > 0 ? `, ${f.days} ${f.days === 1 ? 'day' : 'days'} away` : ''}`].filter(Boolean).join(', ')}.`,
   'take-moulding': ({ f, len }) => `${f.name} (${f.code}), ${len('length')} in all.`,
   'take-ready-made': ({ f, size }) => `${f.name} (${f.code}), for ${size()}; its glass and back come with it.`,
   'stretch-canvas': ({ len }) =>

@@ -12,7 +12,7 @@ const begin = async () => {
   const { orderId } = await shop().quote();
   const view = (await shopView(shop().app.viewer()))!;
   const order = await shop().viewOf(orderId);
-  show(<DeskScreen order={order} mine={null} shop={view} fresh={newDraft(view, '2031-05-05')} />);
+  show(<DeskScreen order={order} who="ada" mine={null} shop={view} fresh={newDraft(view, '2031-05-05')} />);
   press(
     await screen.findByRole('button', { name: 'Discount or another price' }).then(() => 'Discount or another price'),
   );

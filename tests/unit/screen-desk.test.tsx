@@ -16,7 +16,9 @@ const shop = shopOfFile();
 const begin = async () => {
   const viewer = shop().app.viewer();
   const view = (await shopView(viewer))!;
-  show(<DeskScreen order={null} mine={null} shop={view} fresh={newDraft(view, dayOf(shop().app.clock.now()))} />);
+  show(
+    <DeskScreen order={null} who="ada" mine={null} shop={view} fresh={newDraft(view, dayOf(shop().app.clock.now()))} />,
+  );
 };
 /** An order that was quoted, at the desk again. */
 const again = async (orderId: string) => {
@@ -24,7 +26,7 @@ const again = async (orderId: string) => {
   const view = (await shopView(viewer))!;
   const order = await shop().viewOf(orderId);
   const mine = await keptDraft(viewer, orderId);
-  show(<DeskScreen order={order} mine={mine} shop={view} fresh={newDraft(view, '2031-05-05')} />);
+  show(<DeskScreen order={order} who="ada" mine={mine} shop={view} fresh={newDraft(view, '2031-05-05')} />);
   return order;
 };
 const tape = (name: string | RegExp) =>
@@ -355,5 +357,111 @@ describe('several windows at the desk', () => {
       '5 3/4',
       '11 1/2',
     ]);
+  });
+});
+
+describe('what comes besides the frame', () => {
+  const extras = async () => {
+    fireEvent.click(screen.getByRole('button', { name: /Extras and count/ }));
+    await screen.findByLabelText('How many alike');
+  };
+
+  it('a plate with its text, work done elsewhere at its margin, and how many: each in the price at once', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    await extras();
+    const before = priceOf('This piece');
+    press('Add an extra');
+    await choose('Add an extra', 'Engraved plate');
+    expect(button('Add').disabled).toBe(true);
+    type('Text on it', 'For Ada');
+    type('Price', '18');
+    press('Add');
+    await waitFor(() => expect(line('Engraved plate')).toContain('18.00'));
+    expect(priceOf('This piece')).not.toBe(before);
+    press('Add an extra');
+    await choose('Add an extra', 'Retouching by a specialist');
+    type('Done by', 'Low Quay studio');
+    type('Costs us', '60');
+    type('Margin, percent', '40');
+    type('Days it is away', '20');
+    press('Add');
+    await waitFor(() => expect(line('Retouching by a specialist')).toContain('100.00'));
+    type('How many alike', '3');
+    type('How many alike', '0');
+    await screen.findByText(/A whole number from 1 to 1000/);
+    press('Take out: Engraved plate');
+    await waitFor(() => expect(screen.queryByRole('button', { name: /^Engraved plate/ })).toBeNull());
+    undo();
+    await waitFor(() => expect(line('Engraved plate')).toContain('18.00'));
+  });
+
+  it('is not taken while its price cannot be read', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    await extras();
+    press('Add an extra');
+    type('Called', 'Ribbon');
+    type('Price', '18.005');
+    await waitFor(() => expect(field('Price').getAttribute('aria-invalid')).toBe('true'));
+    expect(button('Add').disabled).toBe(true);
+    expect(field('Called').value).toBe('Ribbon');
+  });
+});
+
+describe('pieces of an order', () => {
+  it('a copy has the design and the measures, no name, and an id of its own; it opens at its name', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Name', 'First');
+    type('Width', '12');
+    type('Height', '16');
+    fireEvent.click(screen.getByRole('button', { name: 'Original' }));
+    press('Copy');
+    await waitFor(() => expect(screen.getAllByRole('tab').map((tab) => tab.textContent)).toEqual(['First', 'Piece 2']));
+    expect([field('Name').value, field('Width').value, button('Original').getAttribute('aria-pressed')]).toEqual([
+      '',
+      '12',
+      'true',
+    ]);
+    await waitFor(() => expect(document.activeElement).toBe(field('Name')));
+    await shop().served.ask('PUT', '/api/drafts/new', { version: 0, base: null, draft: null });
+  });
+
+  it('starting afresh leaves nothing typed, and one step back brings it again', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    expect(screen.queryByRole('button', { name: 'Start afresh' })).toBeNull();
+    type('Name', 'Typed before');
+    press('Start afresh');
+    await waitFor(() => expect(field('Name').value).toBe(''));
+    undo();
+    await waitFor(() => expect(field('Name').value).toBe('Typed before'));
+  });
+});
+
+describe('a screen that is turned to the customer', () => {
+  it('tells no cost and no margin, and no line says what it is made of', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    await waitFor(() => expect(line('Moulding')).toContain('.'));
+    fireEvent.click(tape(/^Moulding/));
+    const told = () => screen.getByRole('group', { name: 'Tape of sizes and prices' }).textContent;
+    expect(told()).toMatch(/cost/);
+    fireEvent.keyDown(document.body, { key: 'm' });
+    await screen.findByText(/Margin/);
+    fireEvent.keyDown(document.body, { key: 't' });
+    await waitFor(() => expect(told()).not.toMatch(/cost|markup/));
+    expect(screen.queryByText(/Margin/)).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Moulding/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Discount/ })).toBeNull();
+    press(/Turn back/);
+    await screen.findByText(/Margin/);
   });
 });

@@ -312,7 +312,17 @@ export const commonFields = {
     .optional(),
   /** A plate, a hand finish, a delivery: name, money, tax group. */
   extras: z
-    .array(z.object({ name: z.string().min(1).max(80), amount, taxGroup: z.enum(TAX_GROUPS).optional() }))
+    .array(
+      z.object({
+        name: z.string().min(1).max(80),
+        amount,
+        taxGroup: z.enum(TAX_GROUPS).optional(),
+        /** What is written or engraved on it. */
+        text: z.string().max(200).optional(),
+        /** Done by somebody else: who, what it costs the shop, and for how many days it is away. */
+        outside: z.object({ who: z.string().min(1).max(80), cost: amount, days: z.int().min(0).max(365) }).optional(),
+      }),
+    )
     .max(20)
     .optional(),
 };

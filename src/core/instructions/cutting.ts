@@ -39,7 +39,13 @@ export function pieceLines({ worked, design }: Has): Line[] {
     ...(design.insists ? [line('insists', { insists: design.insists })] : []),
     ...((design.count ?? 1) > 1 ? [line('alike', { count: design.count! })] : []),
     ...(design.rush ? [line('sooner')] : []),
-    ...(design.extras ?? []).map((extra) => line('extra', { name: extra.name })),
+    ...(design.extras ?? []).map(({ name, text, outside }) =>
+      line('extra', {
+        name,
+        ...(text === undefined ? {} : { text }),
+        ...(outside === undefined ? {} : { who: outside.who, days: outside.days }),
+      }),
+    ),
   ];
 }
 

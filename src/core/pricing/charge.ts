@@ -1,6 +1,6 @@
 /** One charge: a quantity at its cost and markup, or by a chart, with how it came about. */
 import { type Length, type Size, UNITS_PER_INCH, UNITS_PER_MM } from '../units/length';
-import { type Money, money, moneyFrom } from '../units/money';
+import { type Money, money, moneyFrom, toMajor } from '../units/money';
 import { type Rational, ceil, compare, div, mul, mustDecimal, rational, sub, toDecimal } from '../units/rational';
 import { type Quantity, type Working, ofMoney, ofNumber } from '../working';
 import type { Chart, GroupRule } from './book';
@@ -86,6 +86,14 @@ export const fixedLine = (label: string, amount: Money): Working => ({
   label,
   formula: 'charge',
   inputs: { charge: ofMoney(amount) },
+  value: ofMoney(amount),
+});
+
+/** What somebody outside does, with what it costs the shop. */
+export const outsideLine = (label: string, cost: Money, amount: Money): Working => ({
+  label,
+  formula: 'quantity × cost, at its margin',
+  inputs: { quantity: ofNumber('1'), cost: ofNumber(toDecimal(toMajor(cost), 2)) },
   value: ofMoney(amount),
 });
 

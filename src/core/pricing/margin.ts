@@ -52,7 +52,7 @@ export function marginOf(
     piece.lines.map((line): LineMargin => ({
       key: line.key,
       price: line.amount,
-      cost: line.taxGroup === 'labour' ? line.amount : costOf(line),
+      cost: costOf(line) ?? (line.taxGroup === 'labour' ? line.amount : undefined),
     })),
   );
   const cost = sum(lines.map((line) => line.cost ?? line.price));

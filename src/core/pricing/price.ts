@@ -15,8 +15,6 @@ import { ofMoney, ofNumber } from '../working';
 import { type Group, type GroupRule, type ItemRule, type PriceBook, USUAL_BARS, USUAL_PLATE } from './book';
 import { finish } from './finish';
 import {
-  type Charged,
-  type Made,
   AREA,
   AREA_NAME,
   areaIn,
@@ -24,7 +22,10 @@ import {
   charge,
   fitOnSheet,
   fixedLine,
+  outsideLine,
   soldLength,
+  type Charged,
+  type Made,
   UNIT_OF,
 } from './charge';
 import { overriding } from './override';
@@ -250,7 +251,11 @@ export function pricePiece(
       quantity: '',
       amount: money(extra.amount),
       taxGroup: extra.taxGroup ?? 'goods',
-      workings: [fixedLine(extra.name, money(extra.amount))],
+      workings: [
+        extra.outside
+          ? outsideLine(extra.name, money(extra.outside.cost), money(extra.amount))
+          : fixedLine(extra.name, money(extra.amount)),
+      ],
     })),
   ];
   const lines = overriding(

@@ -254,7 +254,18 @@ const common = {
   rush: z.boolean().optional(),
   discount: z.union([z.strictObject({ percent: exactNumber }), z.strictObject({ amount: minor })]).optional(),
   extras: z
-    .array(z.strictObject({ name: z.string().min(1).max(80), amount: minor, taxGroup: z.enum(TAX_GROUPS).optional() }))
+    .array(
+      z.strictObject({
+        name: z.string().min(1).max(80),
+        amount: minor,
+        taxGroup: z.enum(TAX_GROUPS).optional(),
+        text: z.string().max(200).optional().describe('what is written or engraved on it'),
+        outside: z
+          .strictObject({ who: z.string().min(1).max(80), cost: minor, days: z.int().min(0).max(365) })
+          .optional()
+          .describe('done by somebody else'),
+      }),
+    )
     .max(20)
     .optional(),
   insists: z.string().max(400).optional(),

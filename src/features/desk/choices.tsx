@@ -22,6 +22,7 @@ const MatSection = dynamic(() => later().then((file) => file.MatSection), { load
 const FrameSection = dynamic(() => later().then((file) => file.FrameSection), { loading: () => null });
 const GlassSection = dynamic(() => later().then((file) => file.GlassSection), { loading: () => null });
 const BackSection = dynamic(() => later().then((file) => file.BackSection), { loading: () => null });
+const ExtrasSection = dynamic(() => later().then((file) => file.ExtrasSection), { loading: () => null });
 const InsistsSection = dynamic(() => later().then((file) => file.InsistsSection), { loading: () => null });
 /** Fetched at the first touch, so that it is there before anybody opens it. */
 function useLaterAtTouch(): void {
@@ -105,6 +106,16 @@ export const SECTIONS: readonly Section[] = [
     body: (props) => <InsistsSection {...props} />,
     paths: ['insists'],
     says: (design) => design.insists || CHOICES.nothingYet,
+  },
+  {
+    key: 'extras',
+    name: CHOICES.extras,
+    body: (props) => <ExtrasSection key={props.piece.id} {...props} />,
+    paths: ['extras', 'count', 'rush'],
+    says: ({ count = 1, extras = [], rush }) =>
+      [count > 1 && CHOICES.alike(count), ...extras.map(({ name }) => name), rush && CHOICES.sooner]
+        .filter(Boolean)
+        .join(', ') || CHOICES.nothingYet,
   },
 ];
 

@@ -49,6 +49,24 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
         edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
       },
+      /** The piece that is shown once more, with its designs, to be named and measured. */
+      copyPiece: () => {
+        edit((now, index) => {
+          const { design, ...piece } = now.pieces[index]!;
+          const copy = {
+            ...piece,
+            id: crypto.randomUUID(),
+            design: { ...design, piece: { ...design.piece, title: '' } },
+          };
+          return set(now, ['pieces'], [...now.pieces, copy]);
+        });
+        setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
+      },
+      /** A new order in the place of what was typed; one step back brings that again. */
+      afresh: (fresh: Draft) => {
+        edit((now) => set(now, [], { ...fresh, orderId: now.orderId }));
+        setState((before) => ({ ...before, active: 0 }));
+      },
       removePiece: (index: number) =>
         edit((now) =>
           set(

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Pictures, ShopView } from '@/contract/views';
+import { onKey } from '@/ui/keys';
 import { useLive } from '@/ui/live';
 import { useLateView } from '@/ui/query';
 import { Trouble } from '@/ui/trouble';
@@ -64,6 +65,14 @@ function NothingToDraw({ shop }: { shop: ShopView }) {
   );
 }
 
+/** Whether the customer looks on: cost, margin and what is for staff is not shown. By key as well. */
+function useTurned() {
+  const [turned, setTurned] = useState(false);
+  const turn = useCallback(() => setTurned((before) => !before), []);
+  useEffect(() => onKey('t', turn), [turn]);
+  return [turned, turn] as const;
+}
+
 /** To the first field of the section that is open. */
 /** Frames waited for the fields of a section that is still on its way. */
 const FRAMES = 120;
@@ -94,6 +103,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
   const [comparing, setComparing] = useState(false);
+  const [turned, turn] = useTurned();
   const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
@@ -127,7 +137,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   );
   const here = current.issues.filter((issue) => !elsewhere.includes(issue));
   return (
-    <main className={styles.desk}>
+    <main className={styles.desk} data-turned={turned}>
       <OrderBar
         desk={desk}
         number={order?.number}
@@ -135,10 +145,29 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         today={shop.today}
         onCustomer={() => setDialog('customer')}
         onCompare={compare}
+        turned={turned}
+        onTurn={turn}
+        onPiece={(bring) => {
+          bring();
+          setComparing(false);
+          show(0);
+        }}
       />
       <section className={styles.left} aria-label={DESK.choices}>
         <Choices shop={shop} piece={piece} worked={current.worked} unit={unit} desk={hands} open={open} onOpen={show} />
         <Trouble issues={here} />
+        {order === null && desk.canUndo && (
+          <Button
+            variant="text"
+            className={styles.afresh ?? ''}
+            onClick={() => {
+              desk.afresh(start.fresh);
+              show(0);
+            }}
+          >
+            {DESK.afresh}
+          </Button>
+        )}
       </section>
       {comparing ? (
         <Compare desk={desk} shop={shop} photos={pictures?.[piece.id]} onClose={compare} />
@@ -157,13 +186,20 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
               {!desk.stale && <Trouble issues={desk.issues} />}
               <Trouble issues={elsewhere} />
               {current.worked && (
-                <Tape worked={current.worked} former={former} onApply={desk.apply} onConcession={concede} />
+                <Tape
+                  worked={current.worked}
+                  former={former}
+                  turned={turned}
+                  onApply={turned ? undefined : desk.apply}
+                  onConcession={turned ? undefined : concede}
+                />
               )}
             </div>
             <Totals
               piece={former ? undefined : current.worked?.price}
               order={desk.price}
               all={shown.map((one) => one.worked?.price)}
+              turned={turned}
               floor={shop.marginFloor}
               currency={shop.currency}
             />

@@ -25,13 +25,13 @@ afterEach(() => {
 
 describe('what is typed', () => {
   it('is kept here at once, and in the shop a second later, the last of it only', () => {
-    const hands = keeper('new');
+    const hands = keeper('new', 'ada');
     hands.put(draft(1));
     hands.put(draft(2));
     vi.advanceTimersByTime(149);
-    expect(kept('new')).toBeUndefined();
+    expect(kept('new', 'ada')).toBeUndefined();
     vi.advanceTimersByTime(1);
-    expect(kept('new')?.version).toBe(2);
+    expect(kept('new', 'ada')?.version).toBe(2);
     expect(sent).toEqual([]);
     vi.advanceTimersByTime(849);
     expect(sent).toEqual([]);
@@ -42,21 +42,21 @@ describe('what is typed', () => {
   });
 
   it('is kept when the page goes away, by a request that outlives it', () => {
-    const hands = keeper('new');
+    const hands = keeper('new', 'ada');
     hands.put(draft(7));
     window.dispatchEvent(new Event('pagehide'));
-    expect(kept('new')?.version).toBe(7);
+    expect(kept('new', 'ada')?.version).toBe(7);
     expect(sent.map(({ body, keepalive }) => [body.version, keepalive])).toEqual([[7, true]]);
     hands.stop();
   });
 
   it('is forgotten here and there', () => {
-    const hands = keeper('new');
+    const hands = keeper('new', 'ada');
     hands.put(draft(3));
     vi.advanceTimersByTime(200);
     hands.forget(3);
     vi.advanceTimersByTime(2000);
-    expect(kept('new')).toBeUndefined();
+    expect(kept('new', 'ada')).toBeUndefined();
     expect(sent.map(({ body }) => body.draft)).toEqual([null]);
     hands.stop();
   });
@@ -68,19 +68,19 @@ describe('what this browser has', () => {
       'lopren.desk.new',
       JSON.stringify({ version: 1, history: begin(fresh), active: 0, base: null }),
     );
-    expect(kept('new')?.version).toBe(1);
+    expect(kept('new', 'ada')?.version).toBe(1);
     localStorage.setItem('lopren.desk.new', '{"history":{"now":{}}}');
-    expect(kept('new')).toBeUndefined();
+    expect(kept('new', 'ada')).toBeUndefined();
     localStorage.setItem('lopren.desk.new', 'not json');
-    expect(kept('new')).toBeUndefined();
+    expect(kept('new', 'ada')).toBeUndefined();
   });
 
   it('holds the last sixty steps of undo', () => {
     const past = Array.from({ length: 80 }, (_, index) => [{ path: ['promised'], from: index, to: index + 1 }]);
-    keep('x', { ...draft(1), history: { now: fresh, past, future: past } as never });
-    const { history } = kept('x')!;
+    keep('x', 'ada', { ...draft(1), history: { now: fresh, past, future: past } as never });
+    const { history } = kept('x', 'ada')!;
     expect([history.past.length, history.future.length]).toEqual([60, 60]);
-    forget('x');
-    expect(kept('x')).toBeUndefined();
+    forget('x', 'ada');
+    expect(kept('x', 'ada')).toBeUndefined();
   });
 });

@@ -16,19 +16,23 @@ export interface Kept {
 }
 const FORMAT = 2;
 const UNDO_KEPT = 60;
-const keyOf = (order: string) => `lopren.desk.${order}`;
+/** What one person typed is not shown to the next at the same screen. */
+const keyOf = (order: string, who: string) => `lopren.desk.${who}.${order}`;
 
-export function keep(order: string, { history, active, base, version }: Kept): void {
+export function keep(order: string, who: string, { history, active, base, version }: Kept): void {
   const short = { now: history.now, past: history.past.slice(-UNDO_KEPT), future: history.future.slice(0, UNDO_KEPT) };
   try {
-    localStorage.setItem(keyOf(order), JSON.stringify({ format: FORMAT, history: short, active, base, version }));
+    localStorage.setItem(keyOf(order, who), JSON.stringify({ format: FORMAT, history: short, active, base, version }));
   } catch (error) {
     console.warn('this browser keeps nothing; the server does', error);
   }
 }
 
-export function kept(order: string): Kept | undefined {
-  const text = localStorage.getItem(keyOf(order));
+export function kept(order: string, who: string): Kept | undefined {
+  // An earlier Lopren kept it without a name: whoever opens the desk first has it.
+  const nobodys = `lopren.desk.${order}`;
+  const text = localStorage.getItem(keyOf(order, who)) ?? localStorage.getItem(nobodys);
+  localStorage.removeItem(nobodys);
   if (text === null) return undefined;
   try {
     const value = JSON.parse(text) as Kept & { format?: number };
@@ -40,7 +44,7 @@ export function kept(order: string): Kept | undefined {
   }
 }
 
-export const forget = (order: string): void => localStorage.removeItem(keyOf(order));
+export const forget = (order: string, who: string): void => localStorage.removeItem(keyOf(order, who));
 
 /** Sends what is kept to the server; `leaving`: the page goes away, and the request must outlive it. */
 async function put(order: string, body: Omit<KeptDraftView, 'draft'> & { draft: Draft | null }, leaving = false) {
@@ -64,7 +68,7 @@ export interface Keeper {
   readonly stop: () => void;
 }
 
-export function keeper(order: string): Keeper {
+export function keeper(order: string, who: string): Keeper {
   let waiting: Kept | undefined;
   let unsent: Kept | undefined;
   let soon: ReturnType<typeof setTimeout> | undefined;
@@ -72,7 +76,7 @@ export function keeper(order: string): Keeper {
   const here = () => {
     clearTimeout(soon);
     soon = undefined;
-    if (waiting) keep(order, waiting);
+    if (waiting) keep(order, who, waiting);
     waiting = undefined;
   };
   const there = (leaving: boolean) => {
@@ -108,7 +112,7 @@ export function keeper(order: string): Keeper {
       unsent = undefined;
       clearTimeout(late);
       late = undefined;
-      forget(order);
+      forget(order, who);
       void put(order, { version, base: null, draft: null });
     },
     stop() {

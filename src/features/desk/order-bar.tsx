@@ -15,6 +15,9 @@ export function OrderBar({
   today,
   onCustomer,
   onCompare,
+  onPiece,
+  turned,
+  onTurn,
 }: {
   desk: Desk;
   number: number | undefined;
@@ -22,6 +25,10 @@ export function OrderBar({
   today: string;
   onCustomer: () => void;
   onCompare: () => void;
+  /** Something that brings another piece, which is then named. */
+  onPiece: (bring: () => void) => void;
+  turned: boolean;
+  onTurn: () => void;
 }) {
   const { draft, active } = desk;
   return (
@@ -38,8 +45,11 @@ export function OrderBar({
       </Button>
       <PieceTabs titles={draft.pieces.map(({ design }) => design.piece.title)} active={active} onChoose={desk.choose} />
       <span className={styles.acts}>
-        <Button variant="text" onClick={desk.addPiece}>
+        <Button variant="text" onClick={() => onPiece(desk.addPiece)}>
           {DESK.addPiece}
+        </Button>
+        <Button variant="text" onClick={() => onPiece(desk.copyPiece)}>
+          {DESK.copyPiece}
         </Button>
         {draft.pieces.length > 1 && (
           <Button variant="text" onClick={() => desk.removePiece(active)}>
@@ -50,12 +60,15 @@ export function OrderBar({
       <Button variant="text" onClick={onCompare}>
         {DESK.compare} <kbd>c</kbd>
       </Button>
+      <Button variant={turned ? 'contained' : 'text'} aria-pressed={turned} onClick={onTurn}>
+        {turned ? DESK.turnBack : DESK.turn} <kbd>t</kbd>
+      </Button>
       <span className={styles.undo}>
-        <Button variant="text" disabled={!desk.canUndo} onClick={desk.undo}>
-          {DESK.undo} <kbd>{DESK.undoKey}</kbd>
+        <Button variant="text" disabled={!desk.canUndo} onClick={desk.undo} title={DESK.undoKey}>
+          {DESK.undo}
         </Button>
-        <Button variant="text" disabled={!desk.canRedo} onClick={desk.redo}>
-          {DESK.redo} <kbd>{DESK.redoKey}</kbd>
+        <Button variant="text" disabled={!desk.canRedo} onClick={desk.redo} title={DESK.redoKey}>
+          {DESK.redo}
         </Button>
       </span>
       <Promised

@@ -135,12 +135,23 @@ interface TapeProps {
   readonly worked: WorkedOut;
   /** Of measures that are no longer in the fields. */
   readonly former?: boolean;
+  /** The customer looks on: no price tells what it is made of. */
+  readonly turned?: boolean;
   readonly onApply?: ((edit: Edit) => void) | undefined;
   /** Opens what can be taken off; not given where nothing can be changed. */
   readonly onConcession?: (() => void) | undefined;
 }
 
-function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
+function PriceLines({ lines, turned }: { lines: readonly PriceLine[]; turned: boolean }) {
+  if (turned)
+    return lines.map(({ key, amount }) => (
+      <li key={key} className={styles.quiet}>
+        <span>{LINE_NAMES[key] ?? key}</span>
+        <span className="num">
+          <Cash value={amount} />
+        </span>
+      </li>
+    ));
   return lines.map((line) => (
     <Line
       key={line.key}
@@ -152,7 +163,7 @@ function PriceLines({ lines }: { lines: readonly PriceLine[] }) {
   ));
 }
 
-export const Tape = memo(function Tape({ worked, former = false, onApply, onConcession }: TapeProps) {
+export const Tape = memo(function Tape({ worked, former = false, turned = false, onApply, onConcession }: TapeProps) {
   const { unit } = useUnit();
   const [parts, setParts] = useState(false);
   const { sizes, workings, cautions, stack, weight, hanging, price } = worked;
@@ -209,7 +220,7 @@ export const Tape = memo(function Tape({ worked, former = false, onApply, onConc
         <>
           <h2>{TAPE.price}</h2>
           <ul>
-            <PriceLines lines={price.lines} />
+            <PriceLines lines={price.lines} turned={turned} />
             {adjustments(price).map(([name, amount]) => (
               <li key={name} className={styles.quiet}>
                 <span>{name}</span>
@@ -238,6 +249,7 @@ export function Totals({
   floor,
   after,
   currency = '',
+  turned = false,
 }: {
   piece: WorkedOut['price'];
   order: OrderPrice | undefined;
@@ -249,6 +261,8 @@ export function Totals({
   currency?: string;
   /** What it came to so far, once it is agreed. */
   after?: Found | undefined;
+  /** The customer looks on. */
+  turned?: boolean;
 }) {
   const [margin, setMargin] = useState(false);
   useEffect(() => onKey('m', () => setMargin((shown) => !shown)), []);
@@ -256,7 +270,9 @@ export function Totals({
   const priced = all.flatMap((one) => one ?? []);
   return (
     <>
-      {margin && piece && order && <Margin piece={piece} all={priced} order={order} floor={floor} after={after} />}
+      {margin && !turned && piece && order && (
+        <Margin piece={piece} all={priced} order={order} floor={floor} after={after} />
+      )}
       <dl className={styles.total}>
         <div>
           <dt>{TAPE.thisPiece}</dt>

@@ -16,7 +16,7 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
         if (key === 'p') void desk.toRecord();
         else compare();
       else if (
-        /^[1-6]$/.test(key) &&
+        /^[1-7]$/.test(key) &&
         !command &&
         (event.altKey || !isTyping(event.target)) &&
         !document.querySelector('[role=dialog]')

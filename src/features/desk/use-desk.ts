@@ -23,6 +23,8 @@ export interface DeskStart {
   readonly mine: KeptDraftView | null;
   /** What an order that was never begun starts with. */
   readonly fresh: Draft;
+  /** Whose desk it is, by id. */
+  readonly who: string;
 }
 
 /** What the order comes to, when every piece of it is measured and can be built. */
@@ -46,9 +48,9 @@ const payloadOf = (draft: Draft, base: number | null, customerId: string) => ({
   })),
 });
 
-export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit: Unit) {
+export function useDesk({ order, mine, fresh, who }: DeskStart, shop: ShopView, unit: Unit) {
   const router = useRouter();
-  const [state, setState, keeping] = useKeptDraft(order, mine, fresh, unit);
+  const [state, setState, keeping] = useKeptDraft(order, mine, fresh, unit, who);
   const { run, busy, issues, setIssues } = useCommand<'save-quote', { number: number; revision: number }>('save-quote');
   const [bench] = useState(() => new Workbench(shop));
   const clearIssues = useCallback(() => setIssues([]), [setIssues]);
@@ -74,12 +76,12 @@ export function useDesk({ order, mine, fresh }: DeskStart, shop: ShopView, unit:
       const { number, revision } = answer.value;
       setState((before) => ({ ...before, base: revision, saved: draft, stale: false }));
       keeping.current?.forget(version);
-      keep(draft.orderId, { history, active, base: revision, version: 0 });
+      keep(draft.orderId, who, { history, active, base: revision, version: 0 });
       if (order) router.refresh();
       else router.replace(`/desk/${number}`);
       return answer.value;
     },
-    [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version],
+    [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version, who],
   );
 
   /** To the photos and condition of the piece; what is typed here is kept first, so that it is known there. */

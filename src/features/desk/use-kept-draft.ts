@@ -12,6 +12,7 @@ export function useKeptDraft(
   mine: KeptDraftView | null,
   fresh: Draft,
   unit: Unit,
+  who: string,
 ): [DeskState, Dispatch<SetStateAction<DeskState>>, RefObject<Keeper | undefined>] {
   const [state, setState] = useState(() => firstState(order, mine, fresh));
   const key = order?.id ?? 'new';
@@ -19,15 +20,15 @@ export function useKeptDraft(
   const startUnit = useRef(unit);
   // The server drew what it keeps; what this browser has is looked at when it is here.
   useEffect(() => {
-    const here = kept(key);
+    const here = kept(key, who);
 
     if (here) setState((before) => withBrowser(before, here, order, startUnit.current));
-    const hands = keeper(key);
+    const hands = keeper(key, who);
     keeping.current = hands;
     return () => hands.stop();
     // Only when the page has opened: later revisions of the order come through `changedElsewhere`.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }, [key, who]);
   const { history, active, base, version, saved } = state;
   /** The version that is kept already: what came with the page was not typed here. */
   const keptVersion = useRef(version);

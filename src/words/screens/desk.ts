@@ -8,6 +8,10 @@ export const DESK = {
   addPiece: 'Add piece',
   remove: 'Remove',
   compare: 'Compare',
+  copyPiece: 'Copy',
+  afresh: 'Start afresh',
+  turn: 'Turn',
+  turnBack: 'Turn back',
   undo: 'Undo',
   undoKey: 'Ctrl Z',
   redo: 'Redo',
@@ -121,6 +125,9 @@ export const BUILD_FIELDS = {
 } as const;
 
 export const CHOICES = {
+  extras: 'Extras and count',
+  alike: (count: number) => `${count} alike`,
+  sooner: 'sooner',
   piece: 'Piece',
   mat: 'Mat',
   noMat: 'No mat',

@@ -4,9 +4,10 @@ export const KEYS = {
   all: [
     ['/', 'Find anything'],
     ['u', 'Inches or millimetres'],
-    ['1 … 6', 'Desk: open a section'],
+    ['1 … 7', 'Desk: open a section'],
     ['p', 'Desk: photos and condition of the piece'],
     ['c', 'Desk: designs side by side; then + copies, v varies, k keeps, ← → walk, Delete takes out'],
+    ['t', 'Desk: turned to the customer, without cost, margin and what is for staff'],
     ['m', 'Desk: cost and margin, shown or hidden'],
     ['Enter', 'Take the field and go to the next'],
     ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],

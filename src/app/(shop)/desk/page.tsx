@@ -13,5 +13,13 @@ export default async function Page() {
   const viewer = await pageViewer('/desk');
   const [shop, mine] = await Promise.all([shopView(viewer), keptDraft(viewer, 'new')]);
   if (!shop) redirect('/set-up');
-  return <DeskScreen order={null} mine={mine} shop={shop} fresh={newDraft(shop, dayOf(viewer.app.clock.now()))} />;
+  return (
+    <DeskScreen
+      order={null}
+      who={viewer.person.id}
+      mine={mine}
+      shop={shop}
+      fresh={newDraft(shop, dayOf(viewer.app.clock.now()))}
+    />
+  );
 }

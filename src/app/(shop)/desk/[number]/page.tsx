@@ -24,6 +24,7 @@ export default async function Page({ params }: { params: Promise<{ number: strin
     <DeskScreen
       key={order.id}
       order={order}
+      who={viewer.person.id}
       mine={mine}
       shop={shop}
       fresh={newDraft(shop, dayOf(viewer.app.clock.now()))}

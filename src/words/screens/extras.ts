@@ -1,0 +1,35 @@
+/** What the section of extras at the desk says. */
+import type { TaxGroup } from '@/core/pricing/book';
+
+/** The usual ones: what they are called on papers, and by which tax. */
+export const USUAL_EXTRAS: readonly { readonly name: string; readonly taxGroup: TaxGroup; readonly outside?: true }[] =
+  [
+    { name: 'Engraved plate', taxGroup: 'goods' },
+    { name: 'Hand finish', taxGroup: 'labour' },
+    { name: 'Cleaning', taxGroup: 'labour' },
+    { name: 'Retouching by a specialist', taxGroup: 'labour', outside: true },
+    { name: 'Window cut elsewhere', taxGroup: 'goods', outside: true },
+    { name: 'Delivery', taxGroup: 'delivery' },
+    { name: 'Hanging at yours', taxGroup: 'labour' },
+    { name: 'Card', taxGroup: 'goods' },
+    { name: 'Gift wrapping', taxGroup: 'goods' },
+  ];
+
+export const EXTRAS = {
+  count: 'How many alike',
+  rush: 'Sooner than usual',
+  add: 'Add',
+  usual: 'Add an extra',
+  another: 'Another',
+  name: 'Called',
+  amount: 'Price',
+  text: 'Text on it',
+  who: 'Done by',
+  cost: 'Costs us',
+  margin: 'Margin, percent',
+  days: 'Days it is away',
+  elsewhere: 'Done elsewhere',
+  takeOut: (name: string) => `Take out: ${name}`,
+  tax: 'Taxed as',
+  taxOf: { goods: 'goods', labour: 'work', delivery: 'delivery' } satisfies Readonly<Record<TaxGroup, string>>,
+} as const;
