@@ -129,6 +129,7 @@ export const PAPERS = {
   'marking-map': ALL,
   templates: ALL,
   'taking-in': COUNTER,
+  'set-card': COUNTER,
   quote: COUNTER,
   receipt: COUNTER,
   voucher: COUNTER,

@@ -11,6 +11,7 @@ import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/r
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
+import { wallSchema } from '@/core/wall/wall-schema';
 import { LARGEST_LIST } from './limits';
 import { ROLES, type Role } from './roles';
 import { CHANNELS } from './channels';
@@ -228,6 +229,8 @@ export const commands = {
         .array(z.object({ id, ...choosingFields }).refine(lettersApart, 'letter-twice'))
         .min(1)
         .max(40),
+      /** Where it will hang; left as it is when it is not said. */
+      wall: wallSchema.optional(),
       /** An owner's, where more is taken off a price than the person may. */
       pin: pinSchema.optional(),
     }),

@@ -1,5 +1,6 @@
 /** An order being typed at the desk, as it is kept on the server for the person who types it. */
 import { z } from 'zod';
+import { wallSchema } from '@/core/wall/wall-schema';
 import { MOST_OTHERS, choosingFields, lettersApart, otherSchema } from '@/core/design/candidates-schema';
 
 const text = (most: number) => z.string().max(most);
@@ -10,6 +11,7 @@ export const draftSchema = z.object({
     .object({ id: z.uuid(), name: text(120), phone: text(40), email: text(120), orders: z.int().optional() })
     .nullable(),
   promised: z.iso.date(),
+  wall: wallSchema.optional(),
   pieces: z
     .array(
       z

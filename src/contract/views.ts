@@ -28,6 +28,7 @@ import type { Difference } from '@/core/pricing/differences';
 import type { PlannedRow } from '@/core/supplier-list/list';
 import type { ListName } from '@/core/supplier-list/names';
 import type { Issue } from '@/core/issue';
+import type { WallChoice } from '@/core/wall/wall';
 import type { Role } from './commands';
 import type { ShopSettings } from './settings';
 
@@ -155,6 +156,11 @@ export interface HadView {
   readonly price: number | null;
   readonly scene: Scene | null;
 }
+/** What a new order begins with. */
+export interface Beginning {
+  readonly customer: CustomerView | null;
+  readonly design?: Design;
+}
 /** What a few letters find, from anywhere. */
 export interface FoundAnything {
   readonly orders: readonly FoundView[];
@@ -247,6 +253,7 @@ export interface OrderView {
   readonly held: boolean;
   readonly expired: boolean;
   readonly customer: CustomerView;
+  readonly wall: WallChoice | null;
   readonly pictures: Pictures;
   /** What is known of each piece's record, by the piece's id; those without one are left out. */
   readonly care: Readonly<Record<string, CareView>>;
@@ -471,6 +478,7 @@ export interface DraftView {
   readonly orderId: string;
   readonly customer: CustomerView | null;
   readonly promised: string;
+  readonly wall?: WallChoice | undefined;
   readonly pieces: readonly DraftPieceView[];
 }
 /** With the other designs of it; `typed`: field path -> text, while the text is being typed or is not a length. */

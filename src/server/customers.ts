@@ -3,10 +3,11 @@ import MiniSearch from 'minisearch';
 import Papa from 'papaparse';
 import { PAGES, type PageName } from '@/contract/access';
 import type { Role } from '@/contract/commands';
-import type { CustomerPage, CustomerView, FoundAnything, HadView } from '@/contract/views';
+import type { Beginning, CustomerPage, CustomerView, FoundAnything, HadView } from '@/contract/views';
 import { readAgreed, resultOf } from '@/core/agreed';
 import { CUSTOMER_COLUMNS, customerCells } from '@/core/customers/customer-list';
 import { frontsOf } from '@/core/custody/record';
+import { thaw } from '@/core/design/resolve';
 import { designSchema } from '@/core/design/schema';
 import { upgradedDesign } from '@/core/design/upgrades';
 import { frontScene } from '@/core/drawing/front';
@@ -14,6 +15,7 @@ import type { Moulding } from '@/core/materials';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import {
   currentCustomer,
+  likePiece,
   findCustomers,
   listCustomers,
   nearCustomers,
@@ -96,6 +98,22 @@ export async function customerPage(
       next,
     };
   });
+}
+
+/** What a new order can begin with: the design of a piece that was here, and its customer; or a customer alone. */
+export async function beginWith(
+  { app }: CounterViewer,
+  asked: { like?: string; for?: string },
+): Promise<Beginning | undefined> {
+  if (asked.like !== undefined) {
+    const found = await likePiece(app.db, asked.like);
+    if (!found) return undefined;
+    const { design, forgotten, ...customer } = found;
+    return { design: thaw(designSchema.parse(upgradedDesign(design))), customer: forgotten ? null : customer };
+  }
+  const found = asked.for === undefined ? undefined : await currentCustomer(app.db, asked.for);
+  if (!found || found.forgotten) return undefined;
+  return { customer: { id: found.id, name: found.name, phone: found.phone, email: found.email } };
 }
 
 const MOST_LISTED = 60;

@@ -164,6 +164,7 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     quoteUntil: order.quote_until,
     edition: order.edition,
     customer: { id: customer!.id, name: customer!.name, phone: customer!.phone, email: customer!.email },
+    wall: order.wall,
     pictures: picturesIn(records),
     care: Object.fromEntries([...records].map(([id, row]) => [id, careOf(row)!])),
     agreed: order.agreed,

@@ -1,7 +1,7 @@
 /** What is cut beside a plan, in a line. */
 import type { WantedBeside } from '@/core/cutting/demand';
 import type { Unit } from '@/core/units/length';
-import { partName } from './builds';
+import { partName } from './build-parts';
 import { ruleText } from './rule';
 
 export function besideText({ ticket, part, name, count, length, width, size }: WantedBeside, unit: Unit): string {

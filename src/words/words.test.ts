@@ -12,7 +12,8 @@ import { pointName, stateName, stationName, stepDone, stepName } from './bench';
 import type { IssueCode } from '@/core/issue-codes';
 import { wordedReasons } from './issues/reasons';
 import { sayCaution, sayIssue } from './issues';
-import { buildName, choiceName, fieldName, matterName, practiceName } from './builds';
+import { buildName, choiceName } from './builds';
+import { fieldName, matterName, practiceName } from './build-parts';
 import { HARDWARE_NAMES, KIND_NAMES, dayName } from './materials';
 
 const sources = (folder: string): string[] =>

@@ -76,6 +76,7 @@ const order = (designs: Design[]): OrderView => ({
   held: false,
   expired: false,
   customer: { id: 'c', name: designs[0]!.insists || 'Bo', phone: '555', email: '' },
+  wall: null,
   pictures: {},
   care: {},
   agreed: null,

@@ -4,8 +4,9 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { apply, set } from '@/core/design/edit';
 import { length } from '@/core/units/length';
 import { DeskScreen } from '@/features/desk';
-import { newDraft } from '@/features/desk/draft';
+import { begunWith, newDraft } from '@/features/desk/draft';
 import { dayOf } from '@/server/clock';
+import { beginWith } from '@/server/customers';
 import { keptDraft } from '@/server/drafts';
 import { shopView } from '@/server/views';
 import { button, choose, dialog, field, press, sent, shopOfFile, show, type, went } from '../screens';
@@ -463,5 +464,42 @@ describe('a screen that is turned to the customer', () => {
     expect(screen.queryByRole('button', { name: /Discount/ })).toBeNull();
     press(/Turn back/);
     await screen.findByText(/Margin/);
+  });
+});
+
+describe('an order that begins with what a customer had', () => {
+  it('has the design and the customer, is measured anew, and one step back brings what was typed before', async () => {
+    const old = await shop().quote([stockedDesign({ insists: 'The stamp stays', glazing: { code: 'GL-UV' } })]);
+    const viewer = shop().app.viewer();
+    const view = (await shopView(viewer))!;
+    const begins = (await beginWith(viewer, { like: old.pieces[0]!.id }))!;
+    const fresh = newDraft(view, dayOf(shop().app.clock.now()));
+    const typed = {
+      ...fresh,
+      pieces: fresh.pieces.map((one) => ({ ...one, design: { ...one.design, insists: 'Typed before' } })),
+    };
+    show(
+      <DeskScreen
+        order={null}
+        who="ada"
+        mine={{ version: 3, base: null, draft: typed }}
+        shop={view}
+        fresh={fresh}
+        begins={begunWith(fresh, begins)}
+      />,
+    );
+    await screen.findByRole('button', { name: /Ström/ });
+    expect([field('Width').value, field('Name').value]).toEqual(['', '']);
+    expect(screen.getByText(/Clear glass, UV/)).toBeTruthy();
+    expect(screen.queryByText('The stamp stays')).toBeNull();
+    undo();
+    await screen.findByText('Typed before');
+    await shop().served.ask('PUT', '/api/drafts/new', { version: 0, base: null, draft: null });
+  });
+
+  it('knows nobody by a foreign id', async () => {
+    expect(await beginWith(shop().app.viewer(), { like: crypto.randomUUID() })).toBeUndefined();
+    expect(await beginWith(shop().app.viewer(), { for: crypto.randomUUID() })).toBeUndefined();
+    expect(await beginWith(shop().app.viewer(), {})).toBeUndefined();
   });
 });

@@ -225,6 +225,26 @@ export const nearPieces = async (db: Queries, text: string, most: number) =>
     ),
   );
 
+const likeRow = z.object({
+  design: z.unknown(),
+  id: z.string(),
+  name: z.string(),
+  phone: z.string(),
+  email: z.string(),
+  forgotten: z.boolean(),
+});
+/** The design of a piece as it was chosen, and whose it was. */
+export const likePiece = async (db: Queries, pieceId: string) =>
+  readRow(
+    likeRow,
+    await db.query(
+      `SELECT p.design, c.id, c.name, c.phone, c.email, c.forgotten_at IS NOT NULL AS forgotten
+         FROM piece p JOIN orders o ON o.id = p.order_id JOIN customer c ON c.id = o.customer_id
+        WHERE p.id = $1`,
+      [pieceId],
+    ),
+  );
+
 const hadRow = z.object({
   order_id: z.string(),
   number: z.int(),

@@ -9,6 +9,8 @@ import { MEANS } from '@/core/ledger/accounts';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';
 import { money } from '@/core/units/money';
+import type { WallChoice } from '@/core/wall/wall';
+import { wallSchema } from '@/core/wall/wall-schema';
 import type { Queries, Tx } from '../client';
 import { FEW, namePattern, usefulDigits } from './customers';
 import { type By, named, readRow, readRows } from './rows';
@@ -28,13 +30,14 @@ const orderRow = z.object({
   accepted_at: z.date().nullable(),
   due: z.string().nullable(),
   agreed: object<OrderPrice>().nullable(),
+  wall: wallSchema.nullable(),
   customer: z.string(),
   phone: z.string(),
 });
 export type OrderRow = z.infer<typeof orderRow>;
 
 const ORDER = `SELECT o.id, o.number, o.customer_id, o.state, o.revision, o.promised::text, o.edition, o.quoted_at,
-                      o.quote_until::text, o.accepted_at, o.due::text, o.agreed, c.name AS customer, c.phone
+                      o.quote_until::text, o.accepted_at, o.due::text, o.agreed, o.wall, c.name AS customer, c.phone
                  FROM orders o JOIN customer c ON c.id = o.customer_id`;
 
 export const orderById = async (db: Queries, id: string) =>
@@ -65,6 +68,9 @@ export const updateQuote = (
     'UPDATE orders SET customer_id = $2, promised = $3, edition = $4, quote_until = $5, quoted_at = $6, revision = revision + 1 WHERE id = $1',
     [one.id, one.customer_id, one.promised, one.edition, one.quote_until, one.quoted_at],
   );
+
+export const setWall = (tx: Tx, id: string, wall: WallChoice) =>
+  tx.query('UPDATE orders SET wall = $2 WHERE id = $1', [id, JSON.stringify(wall)]);
 
 export const agreeOrder = (tx: Tx, id: string, agreed: OrderPrice, now: Date) =>
   tx.query(

@@ -41,6 +41,9 @@ function Had({ one }: { one: HadView }) {
         </span>
         {one.price !== null && <Cash value={one.price} />}
       </Link>
+      <Link className={styles.like ?? ''} href={`/desk?like=${one.id}`}>
+        {CUSTOMER_PAGE.sameAgain}
+      </Link>
     </li>
   );
 }
@@ -77,6 +80,9 @@ export function CustomerPage({ view: first, owner, joined }: { view: View; owner
           <Note tone="advise">{CUSTOMER_PAGE.forgotten}</Note>
         ) : (
           <>
+            <p>
+              <Link href={`/desk?for=${view.id}`}>{CUSTOMER_PAGE.newOrder}</Link>
+            </p>
             <CustomerForm key={view.revision} of={view} />
             <div className={styles.acts}>
               <a href={`/api/v1/export/customer-${view.id}.json`}>{owner && CUSTOMER_PAGE.all}</a>

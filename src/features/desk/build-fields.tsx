@@ -8,11 +8,12 @@ import { type Field, usualOf } from '@/core/builds/fields';
 import { fieldText } from '@/core/units/format-length';
 import type { Length, Sides, Unit } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse-length';
-import { choiceName, fieldName } from '@/words/builds';
+import { choiceName } from '@/words/builds';
+import { fieldName } from '@/words/build-parts';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
-import { BUILD_FIELDS } from '@/words/screens/desk';
+import { BUILD_FIELDS } from '@/words/screens/desk-sections';
 
 const Sentences = dynamic(() => import('@/ui/sentences').then((file) => file.Sentences), { loading: () => null });
 

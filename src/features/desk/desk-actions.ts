@@ -9,6 +9,7 @@ import { type Choosing, inAll } from '@/core/design/candidates';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
+import type { WallChoice } from '@/core/wall/wall';
 import { type DeskState, edited, moved } from './desk-state';
 import { type Draft, commitLength, newPiece, typeLength } from './draft';
 
@@ -38,6 +39,7 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
       apply: (wayOut: Edit) =>
         edit((_now, index) => wayOut.map((change) => ({ ...change, path: inPiece(index, change.path) }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),
+      putWall: (wall: WallChoice) => edit((now) => set(now, ['wall'], wall), true),
       /** Something is done with the designs of the piece that is shown. */
       choosing: (make: <P extends Choosing>(piece: P) => P) =>
         edit((now, index) => {

@@ -38,6 +38,7 @@ const order: OrderView = {
   held: false,
   expired: false,
   customer: { id: 'c', name: 'Bo', phone: '', email: '' },
+  wall: null,
   pictures: {},
   care: {},
   agreed: null,

@@ -24,6 +24,7 @@ const Standing = dynamic(() => import('./standing').then((file) => file.Standing
 const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
 const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
+const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
@@ -102,7 +103,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const { unit } = useUnit();
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
-  const [comparing, setComparing] = useState(false);
+  const [beside, setBeside] = useState<'compare' | 'wall' | undefined>();
   const [turned, turn] = useTurned();
   const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | undefined>();
   const { piece, active, shown } = desk;
@@ -114,12 +115,23 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
     setOpen(index);
     requestAnimationFrame(() => focusSection());
   }, []);
+  const { afresh } = desk;
+  const { begins } = start;
+  useEffect(() => {
+    if (!begins) return;
+    afresh(begins);
+    // Coming here once more by the same address, as by a reload, begins nothing anew.
+    window.history.replaceState(null, '', '/desk');
+    // Once, as the page opened.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   // A new order begins with typing; a screen without a keyboard is not given one.
   useEffect(() => {
     if (order === null && window.matchMedia('(pointer: fine)').matches) focusSection();
   }, [order]);
-  const compare = useCallback(() => setComparing((before) => !before), []);
-  useDeskKeys(desk, useSave(desk, dialog === 'customer'), show, compare);
+  const compare = useCallback(() => setBeside((before) => (before === 'compare' ? undefined : 'compare')), []);
+  const wall = useCallback(() => setBeside((before) => (before === 'wall' ? undefined : 'wall')), []);
+  useDeskKeys(desk, useSave(desk, dialog === 'customer'), show, compare, wall);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
@@ -145,11 +157,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         today={shop.today}
         onCustomer={() => setDialog('customer')}
         onCompare={compare}
+        onWall={wall}
         turned={turned}
         onTurn={turn}
         onPiece={(bring) => {
           bring();
-          setComparing(false);
+          setBeside(undefined);
           show(0);
         }}
       />
@@ -169,7 +182,9 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           </Button>
         )}
       </section>
-      {comparing ? (
+      {beside === 'wall' ? (
+        <OnTheWall desk={desk} shop={shop} pictures={pictures} number={order?.number} onClose={wall} />
+      ) : beside === 'compare' ? (
         <Compare desk={desk} shop={shop} photos={pictures?.[piece.id]} onClose={compare} />
       ) : (
         <>

@@ -123,6 +123,7 @@ describe('drafts and orders', () => {
     held: false,
     expired: false,
     customer: { id: 'c', name: 'Bo', phone: '', email: '' },
+    wall: null,
     pictures: {},
     care: {},
     pieces: [{ id: 'p', design, agreed: null }],

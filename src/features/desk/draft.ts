@@ -3,8 +3,8 @@
  * value. A change is an edit of this one value, so undo covers everything, typing included.
  */
 import { type Calendar, addDays, firstOpenDay } from '@/core/schedule/calendar';
-import type { DraftPieceView, DraftView, OrderView, ShopView } from '@/contract/views';
-import { newDesign } from '@/core/design/design';
+import type { Beginning, DraftPieceView, DraftView, OrderView, ShopView } from '@/contract/views';
+import { type Design, newDesign } from '@/core/design/design';
 import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
 import { type Issue, type Outcome, good } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
@@ -28,6 +28,20 @@ export function newPiece(shop: ShopView): DraftPiece {
   };
 }
 
+/** A piece designed like one before: another name, and measured anew. */
+const pieceLike = (design: Design): DraftPiece => ({
+  id: crypto.randomUUID(),
+  design: { ...design, insists: '', piece: { ...design.piece, title: '' } },
+  typed: { 'piece.width': '', 'piece.height': '' },
+});
+
+/** A new order that begins with a customer, or with a design that they had. */
+export const begunWith = (fresh: Draft, { customer, design }: Beginning): Draft => ({
+  ...fresh,
+  customer: customer ?? fresh.customer,
+  pieces: design ? [pieceLike(design)] : fresh.pieces,
+});
+
 const USUAL_DAYS = 14;
 /** Two weeks from a day, as the shop usually promises, or the next day that it is open. */
 export function usualPromise(today: string, calendar: Calendar): string {
@@ -46,6 +60,7 @@ export const draftOf = (order: OrderView): Draft => ({
   orderId: order.id,
   customer: order.customer,
   promised: order.promised,
+  ...(order.wall ? { wall: order.wall } : {}),
   pieces: order.pieces.map(({ id, design, letter, others = [] }) => ({
     id,
     design,
@@ -113,9 +128,10 @@ export const unread = (piece: DraftPiece, unit: Unit): string[] =>
 
 /** Whether two drafts say the same order: a text that is still in its field but says the field's value makes no difference. */
 export function sameDraft(a: Draft, b: Draft, unit: Unit): boolean {
-  const said = ({ customer, promised, pieces }: Draft) => ({
+  const said = ({ customer, promised, wall, pieces }: Draft) => ({
     customer: customer?.id,
     promised,
+    wall,
     pieces: pieces.map(({ id, design, letter = 'A', others = [] }) => ({
       id,
       design,

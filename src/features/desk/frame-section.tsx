@@ -11,7 +11,7 @@ import { issue } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
 import { type Length, times } from '@/core/units/length';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
-import { finishName } from '@/words/builds';
+import { finishName } from '@/words/build-parts';
 import { SECTION } from '@/words/screens/desk-sections';
 import styles from './desk.module.css';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';

@@ -15,6 +15,7 @@ export function OrderBar({
   today,
   onCustomer,
   onCompare,
+  onWall,
   onPiece,
   turned,
   onTurn,
@@ -25,6 +26,7 @@ export function OrderBar({
   today: string;
   onCustomer: () => void;
   onCompare: () => void;
+  onWall: () => void;
   /** Something that brings another piece, which is then named. */
   onPiece: (bring: () => void) => void;
   turned: boolean;
@@ -59,6 +61,9 @@ export function OrderBar({
       </span>
       <Button variant="text" onClick={onCompare}>
         {DESK.compare} <kbd>c</kbd>
+      </Button>
+      <Button variant="text" onClick={onWall}>
+        {DESK.wall} <kbd>w</kbd>
       </Button>
       <Button variant={turned ? 'contained' : 'text'} aria-pressed={turned} onClick={onTurn}>
         {turned ? DESK.turnBack : DESK.turn} <kbd>t</kbd>

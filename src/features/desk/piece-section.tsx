@@ -1,14 +1,14 @@
 'use client';
 /** The piece: what it is, how it is built, its measures. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import { Len } from '@/ui/figures';
 import { KIND_NAMES } from '@/words/materials';
-import { BuildFields } from './build-fields';
 import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
-import { BUILD_CODES, type BuildCode } from '@/core/builds';
+import { BUILDS, BUILD_CODES, type BuildCode } from '@/core/builds';
 import { madeOf } from '@/core/builds/layers';
 import { PANEL_MATERIALS, PIECE_KINDS } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
@@ -20,6 +20,8 @@ import { buildName, choiceName } from '@/words/builds';
 import { Choose, Measure, TextField, Tick, Toggle } from './inputs';
 import { type SectionProps } from './section-props';
 import { PIECE_FIELDS } from '@/words/screens/desk';
+
+const BuildFields = dynamic(() => import('./later-sections').then((file) => file.BuildFields), { loading: () => null });
 
 /** As weighed, in the unit shown; what cannot be read is said and not taken. */
 function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: number | undefined) => void }) {
@@ -149,7 +151,9 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
         {PIECE_FIELDS.record}
       </Button>
       <OutOfSquare worked={worked} shop={shop} />
-      <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
+      {Object.keys(BUILDS[piece.design.build].fields).length > 0 && (
+        <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
+      )}
       <Toggle
         label={PIECE_FIELDS.originalOrReproduction}
         value={it.irreplaceable ? 'original' : 'reproduction'}

@@ -8,12 +8,12 @@ import { FITTINGS, HANGING_LINES, PLACES, SCOPES } from '@/core/design/choices';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { mountName } from '@/words/mounts';
-import { buildName, matterName, placeName, practiceName, scopeName } from '@/words/builds';
+import { buildName } from '@/words/builds';
+import { matterName, placeName, practiceName, scopeName } from '@/words/build-parts';
 import { MATTERS, PRACTICES } from '@/core/parts/practice';
 import { Choose, FromList, Measure, TextField, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
-import { BUILD_FIELDS } from '@/words/screens/desk';
-import { SECTION } from '@/words/screens/desk-sections';
+import { BUILD_FIELDS, SECTION } from '@/words/screens/desk-sections';
 
 export function GlassSection({ shop, piece, desk }: SectionProps) {
   if (!BUILDS[piece.design.build].uses.includes('glazing'))

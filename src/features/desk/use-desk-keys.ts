@@ -4,7 +4,13 @@ import { isTyping } from '@/ui/keys';
 import type { Desk } from './use-desk';
 
 /** Undo, redo and save from anywhere on the desk; a number opens its section. */
-export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) => void, compare: () => void): void {
+export function useDeskKeys(
+  desk: Desk,
+  save: () => void,
+  open: (index: number) => void,
+  compare: () => void,
+  wall: () => void,
+): void {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       const command = event.ctrlKey || event.metaKey;
@@ -12,9 +18,10 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
       else if (command && key === 's') save();
-      else if (/^[pc]$/.test(key) && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
+      else if (/^[pcw]$/.test(key) && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
         if (key === 'p') void desk.toRecord();
-        else compare();
+        else if (key === 'c') compare();
+        else wall();
       else if (
         /^[1-7]$/.test(key) &&
         !command &&
@@ -27,5 +34,5 @@ export function useDeskKeys(desk: Desk, save: () => void, open: (index: number) 
     };
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
-  }, [desk, save, open, compare]);
+  }, [desk, save, open, compare, wall]);
 }

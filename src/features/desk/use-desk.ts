@@ -23,6 +23,8 @@ export interface DeskStart {
   readonly mine: KeptDraftView | null;
   /** What an order that was never begun starts with. */
   readonly fresh: Draft;
+  /** What it begins with instead, in the place of what was typed; one step back brings that again. */
+  readonly begins?: Draft | undefined;
   /** Whose desk it is, by id. */
   readonly who: string;
 }
@@ -40,6 +42,7 @@ const payloadOf = (draft: Draft, base: number | null, customerId: string) => ({
   revision: base,
   customerId,
   promised: draft.promised,
+  ...(draft.wall ? { wall: draft.wall as never } : {}),
   pieces: draft.pieces.map(({ id, design, letter, others = [] }: DraftPiece) => ({
     id,
     design,

@@ -25,6 +25,7 @@ import {
   lockOrder,
   piecesOf,
   putPieces,
+  setWall,
   updateQuote,
 } from '@/db/queries/orders';
 import { staffById } from '@/db/queries/staff';
@@ -168,6 +169,7 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     others: (payload.pieces[index]!.others ?? []).map((other) => quotedOther(other, worked.value.books)),
   }));
   if (!(await putPieces(tx, payload.orderId, pieces))) return bad(issue('piece-elsewhere'));
+  if (payload.wall) await setWall(tx, payload.orderId, payload.wall);
   const { number, before } = written.value;
   const revision = before ? before.revision + 1 : 1;
   const after = {

@@ -9,7 +9,8 @@ import type { Unit } from '@/core/units/length';
 import { good } from '@/core/issue';
 import { formatMoney } from '@/core/units/money';
 import { type WorkedOut, workOut } from '@/core/work-out';
-import { buildName, scopeName } from '@/words/builds';
+import { buildName } from '@/words/builds';
+import { scopeName } from '@/words/build-parts';
 import { KIND_NAMES, LINE_NAMES, dayName, hangingText } from '@/words/materials';
 import { type Bytes, NO_BYTES, SOFT, Sheet } from './sheet';
 import { suppliedNames } from './supplied';
@@ -162,7 +163,7 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, 
 }
 
 /** The result of each piece: as agreed, or as the books are now. */
-function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
+export function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
   const books = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists), prices: shop.prices };
   return order.pieces.flatMap((one) => {
     if (one.agreed) return [one.agreed];

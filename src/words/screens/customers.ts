@@ -40,6 +40,7 @@ export const CUSTOMER_PAGE = {
   hadNone: 'Nothing yet. Their pieces come here when an order is saved.',
   more: 'Earlier ones',
   newOrder: 'New order for them',
+  sameAgain: 'A new piece designed the same',
   outside: 'outside',
   join: 'Join with another entry',
   joinSay: 'For one person who stands here twice. The orders of the other entry come here; this name stays.',

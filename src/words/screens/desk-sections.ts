@@ -156,3 +156,13 @@ export const MOULDINGS = {
   thePriceListIs: 'The price list is empty. Import a supplier’s list in Books.',
   noMouldingHasThese: 'No moulding has these words.',
 } as const;
+
+export const BUILD_FIELDS = {
+  insideWidthTop: 'Inside width, top',
+  insideWidthBottom: 'Inside width, bottom',
+  insideHeightLeft: 'Inside height, left',
+  insideHeightRight: 'Inside height, right',
+  collarSidesCuffsHem: 'Collar, sides, cuffs, hem: with commas between',
+  mayStayEmpty: 'may stay empty',
+  measureTheRabbetOf: 'Measure the rabbet of the frame',
+} as const;

@@ -8,6 +8,7 @@ export const DESK = {
   addPiece: 'Add piece',
   remove: 'Remove',
   compare: 'Compare',
+  wall: 'Wall',
   copyPiece: 'Copy',
   afresh: 'Start afresh',
   turn: 'Turn',
@@ -112,16 +113,6 @@ export const DRAWINGS = {
   fromBehind: 'From behind',
   theBackWithRings: 'The back with rings and wire',
   hookBelowTop: 'hook below top',
-} as const;
-
-export const BUILD_FIELDS = {
-  insideWidthTop: 'Inside width, top',
-  insideWidthBottom: 'Inside width, bottom',
-  insideHeightLeft: 'Inside height, left',
-  insideHeightRight: 'Inside height, right',
-  collarSidesCuffsHem: 'Collar, sides, cuffs, hem: with commas between',
-  mayStayEmpty: 'may stay empty',
-  measureTheRabbetOf: 'Measure the rabbet of the frame',
 } as const;
 
 export const CHOICES = {

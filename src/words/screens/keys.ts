@@ -8,6 +8,7 @@ export const KEYS = {
     ['p', 'Desk: photos and condition of the piece'],
     ['c', 'Desk: designs side by side; then + copies, v varies, k keeps, ← → walk, Delete takes out'],
     ['t', 'Desk: turned to the customer, without cost, margin and what is for staff'],
+    ['w', 'Desk: on the wall; arrow keys move the frame that is held'],
     ['m', 'Desk: cost and margin, shown or hidden'],
     ['Enter', 'Take the field and go to the next'],
     ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],

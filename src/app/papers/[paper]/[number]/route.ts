@@ -20,6 +20,7 @@ import { dayReportPaper, receiptPaper, statementPaper, voucherPaper } from '@/se
 import { shopReport, statementOf, tillReport, voucherView } from '@/server/ledger-views';
 import { dayOf } from '@/server/clock';
 import type { Bytes } from '@/server/papers/sheet';
+import { setCardPaper } from '@/server/papers/set-card';
 import { takingInPaper } from '@/server/papers/taking-in';
 import { wallCard } from '@/server/papers/wall-card';
 import { problem } from '@/server/problem';
@@ -73,6 +74,13 @@ const MAKE: Readonly<Record<Paper, Make>> = {
     if (!shop || !order) return problem([issue('order-unknown')]);
     const made = await quotePaper(order, shop, unit, await photosOf(viewer, Object.values(order.pictures).flat()));
     return made ? pdf(made, `quote-${number}`) : problem([issue('quote-impossible')]);
+  },
+  'set-card': async (viewer, number, _books, unit) => {
+    const counter = viewer as CounterViewer;
+    const [shop, order] = [await shopView(counter), isNumber(number) && (await orderView(counter, Number(number)))];
+    if (!shop || !order) return problem([issue('order-unknown')]);
+    const made = await setCardPaper(order, shop, unit, await photosOf(viewer, Object.values(order.pictures).flat()));
+    return made ? pdf(made, `set-card-${number}`) : problem([issue('quote-impossible')]);
   },
   'taking-in': async (viewer, number, { shop }, unit) => {
     const made = isNumber(number)
