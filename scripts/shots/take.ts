@@ -101,12 +101,10 @@ await sheetOf('builds', [
 ]);
 
 for (const [name, place] of [
-  ['sums', '/sums?job=2429-1&sum=floater'],
   ['board', '/board'],
   ['bench', '/bench/2421-1'],
   ['collect', '/collect/2417'],
   ['till', '/till'],
-  ['settings', '/settings'],
 ] as const) {
   await page.goto(place);
   await page.locator('main:not([aria-busy])').filter({ visible: true }).waitFor();
@@ -129,12 +127,6 @@ await page.getByRole('button', { name: 'Cut mat 1' }).nth(2).click();
 await page.getByRole('button', { name: '16 times faster' }).click();
 await page.getByRole('button', { name: 'Play again' }).waitFor();
 await shot('mat-cutter');
-await page.goto('/books');
-await page.getByRole('button', { name: 'Import a list' }).click();
-const theList = page.getByLabel('The list, as CSV or XLSX');
-await theList.setInputFiles('samples/mouldings-bad.csv');
-await page.getByText('rows are refused').waitFor();
-await shot('import');
 await page.goto('/books/table');
 const table = page.getByRole('grid', { name: 'Mouldings' });
 await table.focus();
@@ -164,10 +156,72 @@ for (const [index, [size, price]] of [
 }
 await page.getByLabel(/^Beyond the last/).fill('0.40');
 await shot('books');
-await paper('paper-cut-sheet', '/papers/cut-sheet/4');
 await paper('paper-quote', '/papers/quote/2419');
 await paper('paper-ticket', '/papers/ticket/2424-1');
 await paper('paper-wall-card', '/papers/wall-card/2424-1');
+
+// Several designs of one piece, and the set on its wall.
+const afresh = async () => {
+  await page.evaluate(async () => {
+    localStorage.clear();
+    await fetch('/api/drafts/new', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ version: 0, base: null, draft: null }),
+    });
+  });
+  await page.goto('/desk');
+};
+await afresh();
+await page.getByLabel('Name', { exact: true }).fill('Ferry at slack water');
+await page.getByLabel('Kind').click();
+await page.getByRole('option', { name: 'Watercolour' }).click();
+await page.getByLabel('Width').fill('11 x 15');
+await page.getByRole('heading', { name: 'New order' }).click();
+await page.keyboard.press('c');
+await page.getByRole('region', { name: 'Designs side by side' }).waitFor();
+await page.keyboard.press('v');
+for (const [find, name] of [
+  ['oak', 'Plover 31, natural oak'],
+  ['limed', 'Avocet 33, limed white'],
+  ['gold', 'Curlew 31, old gold'],
+] as const) {
+  await page.getByLabel('Name, code or finish').fill(find);
+  const known = page.getByRole('dialog').getByLabel(name);
+  await ((await known.count()) > 0 ? known : page.getByRole('dialog').getByRole('checkbox').first()).check();
+}
+await page.keyboard.press('Enter');
+await page.getByRole('button', { name: 'Work on B' }).click();
+await page.getByRole('heading', { name: 'Designs side by side' }).click();
+await shot('candidates');
+await afresh();
+for (const [name, size] of [
+  ['Ferry at slack water', '11 x 15'],
+  ['Two gulls', '7 x 9'],
+  ['Small harbour', '5 x 7'],
+] as const) {
+  if (size !== '11 x 15') await page.getByRole('button', { name: 'Copy', exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Width').fill(size);
+}
+await page.getByRole('heading', { name: 'New order' }).click();
+await page.keyboard.press('w');
+await page.getByRole('button', { name: 'Wall #c8cfc6' }).click();
+await page.getByRole('button', { name: 'Sofa' }).click();
+await page.getByRole('heading', { name: 'On the wall' }).click();
+await shot('wall');
+const found = async (what: string, text: string) =>
+  (await (await page.request.get(`/api/find?what=${what}&text=${text}`)).json()) as unknown;
+const { pieces } = (await found('all', 'Lantern room')) as { pieces: { id: string }[] };
+await page.goto(`/pieces/${pieces[0]!.id}`);
+await page.getByRole('img', { name: /Front, photo 1/ }).waitFor();
+await page.waitForLoadState('networkidle');
+await shot('taking-in');
+const [customer] = (await found('customers', 'Saskia')) as { id: string }[];
+await page.emulateMedia({ colorScheme: 'dark' });
+await page.goto(`/customers/${customer!.id}`);
+await page.waitForLoadState('networkidle');
+await shot('customer');
 await browser.close();
 server.kill('SIGTERM');
 fs.rmSync(data, { recursive: true, force: true });
