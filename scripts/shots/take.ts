@@ -71,16 +71,19 @@ async function sheetOf(name: string, builds: readonly string[]): Promise<void> {
   await wall.screenshot({ path: path.join(INTO, `${name}.png`) });
   await wall.close();
 }
-// The desk begins anew: what was typed is kept in the browser and in the shop.
-await page.evaluate(async () => {
-  localStorage.clear();
-  await fetch('/api/drafts/new', {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ version: 0, base: null, draft: null }),
+/** The desk begins anew: what was typed is kept in the browser and in the shop. */
+const afresh = async () => {
+  await page.evaluate(async () => {
+    localStorage.clear();
+    await fetch('/api/drafts/new', {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ version: 0, base: null, draft: null }),
+    });
   });
-});
-await page.goto('/desk');
+  await page.goto('/desk');
+};
+await afresh();
 await page.getByLabel('Name', { exact: true }).fill('Skerry light');
 await page.getByLabel('Width').fill('12 x 16');
 await sheetOf('builds', [
@@ -161,17 +164,6 @@ await paper('paper-ticket', '/papers/ticket/2424-1');
 await paper('paper-wall-card', '/papers/wall-card/2424-1');
 
 // Several designs of one piece, and the set on its wall.
-const afresh = async () => {
-  await page.evaluate(async () => {
-    localStorage.clear();
-    await fetch('/api/drafts/new', {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ version: 0, base: null, draft: null }),
-    });
-  });
-  await page.goto('/desk');
-};
 await afresh();
 await page.getByLabel('Name', { exact: true }).fill('Ferry at slack water');
 await page.getByLabel('Kind').click();

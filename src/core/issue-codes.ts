@@ -185,6 +185,7 @@ export type ShopIssue =
   | 'material-invented'
   | 'not-saved'
   | 'measure-first'
+  | 'batch-line'
   | 'customer-unknown'
   | 'order-unknown'
   | 'piece-elsewhere'

@@ -132,6 +132,7 @@ describe('a back-up', () => {
     const again = path.join(root, 'with-photos');
     expect((await restoreArchive(file, again)).ok).toBe(true);
     expect(await photosIn(again).read(hashes[1]!, 'small')).toBeDefined();
+    for (const name of ['photos', 'small-photos']) fs.rmSync(path.join(folder, name), { recursive: true });
   });
 
   it('that was changed, cut short or made up is not restored, and nothing is written', async () => {

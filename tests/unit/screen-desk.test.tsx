@@ -503,3 +503,44 @@ describe('an order that begins with what a customer had', () => {
     expect(await beginWith(shop().app.viewer(), {})).toBeUndefined();
   });
 });
+
+describe('one design over many pieces', () => {
+  const open = async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12');
+    type('Height', '16');
+    fireEvent.click(screen.getByRole('button', { name: /Extras and count/ }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Many pieces, this design' }));
+    return within(await screen.findByRole('dialog'));
+  };
+  const rows = (text: string) => type(/One piece a line/, text);
+
+  it('sizes that are pasted become pieces with the same outside, undone in one step', async () => {
+    const many = await open();
+    fireEvent.click(many.getByRole('button', { name: 'The outside' }));
+    rows('First bird; 8 x 10\nSecond bird\t9 x 9\n7 x 11');
+    fireEvent.click(many.getByRole('button', { name: 'Add 3 pieces' }));
+    await waitFor(() => expect(screen.getAllByRole('tab')).toHaveLength(4));
+    const outside = line('Outside');
+    fireEvent.click(screen.getByRole('tab', { name: 'Second bird' }));
+    await waitFor(() => expect(line('Window')).toContain('8 3/4 × 8 3/4'));
+    expect(line('Outside')).toBe(outside);
+    undo();
+    await waitFor(() => expect(screen.queryAllByRole('tab')).toHaveLength(0));
+  });
+
+  it('what is no size is named by its line, and nothing is added; an order holds forty', async () => {
+    const many = await open();
+    rows('8 x 10\nnine by nine\n7 x 11');
+    await many.findByText(/Line 2: “nine by nine” is no size/);
+    expect(many.getByRole<HTMLButtonElement>('button', { name: 'Add 2 pieces' }).disabled).toBe(true);
+    rows(Array.from({ length: 400 }, () => '8 x 10').join('\n'));
+    await many.findByText(/An order holds 40 pieces; 1 are there/);
+    expect(many.getByRole<HTMLButtonElement>('button', { name: 'Add 400 pieces' }).disabled).toBe(true);
+    rows(Array.from({ length: 39 }, () => '8 x 10').join('\n'));
+    await waitFor(() =>
+      expect(many.getByRole<HTMLButtonElement>('button', { name: 'Add 39 pieces' }).disabled).toBe(false),
+    );
+  });
+});

@@ -28,12 +28,14 @@ import { useUnit } from '@/ui/units';
 import { buildName } from '@/words/builds';
 import { sayCaution } from '@/words/issues/say-caution';
 import { dayName } from '@/words/materials';
+import { ADVICE } from '@/words/screens/advice';
 import { COMPARE } from '@/words/screens/compare';
 import styles from './compare.module.css';
 import { piecePanel } from './piece-tabs';
 import type { Desk } from './use-desk';
 import type { Shown } from './workbench';
 
+const AdviceDialog = dynamic(() => import('./advice').then((file) => file.AdviceDialog), { loading: () => null });
 const Vary = dynamic(() => import('./vary').then((file) => file.Vary), { loading: () => null });
 
 interface Candidate {
@@ -201,9 +203,10 @@ interface BarProps {
   readonly full: boolean;
   readonly onCopy: () => void;
   readonly onVary: () => void;
+  readonly onAdvise: () => void;
   readonly onClose: () => void;
 }
-const Bar = memo(function Bar({ count, full, onCopy, onVary, onClose }: BarProps) {
+const Bar = memo(function Bar({ count, full, onCopy, onVary, onAdvise, onClose }: BarProps) {
   return (
     <div className={styles.bar}>
       <h2>{COMPARE.head}</h2>
@@ -213,6 +216,9 @@ const Bar = memo(function Bar({ count, full, onCopy, onVary, onClose }: BarProps
       </Button>
       <Button variant="outlined" disabled={full} onClick={onVary}>
         {COMPARE.vary} <kbd>{COMPARE.varyKey}</kbd>
+      </Button>
+      <Button variant="outlined" onClick={onAdvise}>
+        {ADVICE.open} <kbd>{ADVICE.openKey}</kbd>
       </Button>
       <Button variant="text" onClick={onClose}>
         {COMPARE.close} <kbd>c</kbd>
@@ -231,12 +237,14 @@ interface Props {
 export function Compare({ desk, shop, photos, onClose }: Props) {
   const { piece, choosing, draft } = desk;
   const [varying, setVarying] = useState(false);
+  const [advising, setAdvising] = useState(false);
   const candidates = candidatesOf(desk);
   const letters = candidates.map(({ letter }) => letter);
   const at = letterOf(piece);
   const room = roomFor(piece);
   const copy = useCallback(() => choosing(copied), [choosing]);
   const vary = useCallback(() => setVarying(true), []);
+  const advise = useCallback(() => setAdvising(true), []);
   const act = useCallback(
     (what: Act, letter: Letter) => {
       if (what === 'remove') return choosing((one) => without(one, letter));
@@ -258,6 +266,7 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
         '+': () => choosing(copied),
         '=': () => choosing(copied),
         v: () => setVarying(true),
+        a: () => setAdvising(true),
         k: () => choosing(kept),
         ArrowRight: () => step(1),
         ArrowLeft: () => step(-1),
@@ -273,7 +282,7 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
   }, [choosing, letters, at]);
   return (
     <section className={styles.compare} {...piecePanel(draft.pieces.length, desk.active)} aria-label={COMPARE.head}>
-      <Bar count={letters.length} full={room === 0} onCopy={copy} onVary={vary} onClose={onClose} />
+      <Bar count={letters.length} full={room === 0} onCopy={copy} onVary={vary} onAdvise={advise} onClose={onClose} />
       <Wall
         candidates={candidates}
         chosenLetter={at}
@@ -294,6 +303,7 @@ export function Compare({ desk, shop, photos, onClose }: Props) {
         ))}
       </ol>
       <Declined desk={desk} />
+      {advising && <AdviceDialog desk={desk} shop={shop} photo={photos?.[0]} onClose={() => setAdvising(false)} />}
       {varying && (
         <Vary
           shop={shop}

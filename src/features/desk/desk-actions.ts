@@ -6,6 +6,7 @@ import type { BuildCode } from '@/core/builds';
 import { type Edit, type Path, redo, set, undo } from '@/core/design/edit';
 import { thaw } from '@/core/design/resolve';
 import { type Choosing, inAll } from '@/core/design/candidates';
+import type { Design } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
@@ -64,6 +65,12 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
         });
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
       },
+      /** Pieces of these designs besides those that are there. */
+      addPieces: (designs: readonly Design[]) =>
+        edit((now) => {
+          const more = designs.map((design) => ({ id: crypto.randomUUID(), design, typed: {} }));
+          return set(now, ['pieces'], [...now.pieces, ...more]);
+        }),
       /** A new order in the place of what was typed; one step back brings that again. */
       afresh: (fresh: Draft) => {
         edit((now) => set(now, [], { ...fresh, orderId: now.orderId }));

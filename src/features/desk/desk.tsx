@@ -137,8 +137,11 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
     () => void desk.changedElsewhere(),
   );
 
-  const { type, commit, put, build, toRecord } = desk;
-  const hands = useMemo(() => ({ type, commit, put, build, toRecord }), [type, commit, put, build, toRecord]);
+  const { type, commit, put, build, toRecord, addPieces } = desk;
+  const hands = useMemo(
+    () => ({ type, commit, put, build, toRecord, addPieces }),
+    [type, commit, put, build, toRecord, addPieces],
+  );
   const pictures = useLateView<Pictures>(`/api/pictures?of=${desk.draft.pieces.map(({ id }) => id).join()}`, [
     'piece:',
   ]);
@@ -167,7 +170,16 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         }}
       />
       <section className={styles.left} aria-label={DESK.choices}>
-        <Choices shop={shop} piece={piece} worked={current.worked} unit={unit} desk={hands} open={open} onOpen={show} />
+        <Choices
+          shop={shop}
+          piece={piece}
+          worked={current.worked}
+          unit={unit}
+          desk={hands}
+          pieces={shown.length}
+          open={open}
+          onOpen={show}
+        />
         <Trouble issues={here} />
         {order === null && desk.canUndo && (
           <Button

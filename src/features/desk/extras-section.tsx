@@ -1,6 +1,7 @@
 'use client';
 /** What comes besides the frame: how many, how soon, a plate, a delivery, work done elsewhere. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Design } from '@/core/design/design';
 import { issue } from '@/core/issue';
@@ -10,6 +11,7 @@ import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { DECIMAL } from '@/core/units/rational';
 import { Cash } from '@/ui/figures';
 import { EXTRAS, USUAL_EXTRAS } from '@/words/screens/extras';
+import { MANY } from '@/words/screens/many';
 import styles from './desk.module.css';
 import { Choose, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
@@ -161,10 +163,13 @@ function AddExtra({ onAdd, onClose }: { onAdd: (extra: Extra) => void; onClose: 
   );
 }
 
-export function ExtrasSection({ piece, desk }: SectionProps) {
+const Many = dynamic(() => import('./many').then((file) => file.Many), { loading: () => null });
+
+export function ExtrasSection({ piece, worked, pieces = 1, desk }: SectionProps) {
   const { count = 1, rush = false, extras = [] } = piece.design;
   const [text, setText] = useState(String(count));
   const [adding, setAdding] = useState(false);
+  const [many, setMany] = useState(false);
   const alike = /^\d{1,4}$/.test(text.trim()) ? Number(text) : 0;
   const wrong = alike < 1 || alike > MOST_ALIKE;
   return (
@@ -209,6 +214,21 @@ export function ExtrasSection({ piece, desk }: SectionProps) {
         <Button variant="text" onClick={() => setAdding(true)}>
           {EXTRAS.usual}
         </Button>
+      )}
+      <Button variant="text" onClick={() => setMany(true)}>
+        {MANY.open}
+      </Button>
+      {many && (
+        <Many
+          design={piece.design}
+          worked={piece.typed['piece.width'] === '' ? undefined : worked}
+          there={pieces}
+          onClose={() => setMany(false)}
+          onAdd={(designs) => {
+            desk.addPieces(designs);
+            setMany(false);
+          }}
+        />
       )}
     </>
   );

@@ -10,7 +10,9 @@ export interface SectionProps {
   readonly piece: DraftPiece;
   readonly worked: WorkedOut | undefined;
   readonly unit: Unit;
-  readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build' | 'toRecord'>;
+  /** Pieces of the order. */
+  readonly pieces?: number;
+  readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build' | 'toRecord' | 'addPieces'>;
 }
 
 export const codeOf = (choice: { code: string } | { given: { code: string } }): string =>

@@ -62,6 +62,8 @@ export const SHOP: Sentences<ShopIssue> = {
   'material-invented': () => 'A material of this order is not from the books. Choose it again from the list.',
   'not-saved': () => 'The quote could not be saved, so nothing was agreed. Close this and see why.',
   'measure-first': () => 'Measure the piece first: a width or a height is missing or cannot be read.',
+  'batch-line': ({ f }) =>
+    `Line ${f.line}: “${f.read}” is no size. A line looks like 8 x 10, or like: Two gulls; 8 x 10.`,
   'customer-unknown': () => 'Choose or add the customer first.',
   'order-unknown': () => 'There is no such order.',
   'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',

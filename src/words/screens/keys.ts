@@ -6,7 +6,7 @@ export const KEYS = {
     ['u', 'Inches or millimetres'],
     ['1 … 7', 'Desk: open a section'],
     ['p', 'Desk: photos and condition of the piece'],
-    ['c', 'Desk: designs side by side; then + copies, v varies, k keeps, ← → walk, Delete takes out'],
+    ['c', 'Desk: designs side by side; then + copies, v varies, a advises, k keeps, ← → walk, Delete takes out'],
     ['t', 'Desk: turned to the customer, without cost, margin and what is for staff'],
     ['w', 'Desk: on the wall; arrow keys move the frame that is held'],
     ['m', 'Desk: cost and margin, shown or hidden'],
