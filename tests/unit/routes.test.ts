@@ -136,6 +136,21 @@ describe('what changes something', () => {
   });
 });
 
+describe('a photo', () => {
+  it('is cut to a part of itself only', async () => {
+    await as('owner');
+    const edit = async (crop: object, turn: unknown = 0) => {
+      const { status, body } = await web.ask('PUT', '/api/photos', { hash: 'a'.repeat(64), turn, crop });
+      return [status, codesOf(body)[0]];
+    };
+    expect(await edit({ x: 0.5, y: 0, w: 0.6, h: 1 })).toEqual([400, 'input-wrong']);
+    expect(await edit({ x: 1, y: 1, w: 1, h: 1 })).toEqual([400, 'input-wrong']);
+    expect(await edit({ x: 0, y: 0, w: 0, h: 1 })).toEqual([400, 'input-wrong']);
+    expect(await edit({ x: 0, y: 0, w: 1, h: 1 }, 'a quarter')).toEqual([400, 'input-wrong']);
+    expect(await edit({ x: 0.2, y: 0.1, w: 0.8, h: 0.9 })).toEqual([404, 'photo-unknown']);
+  });
+});
+
 describe('what is not there', () => {
   it.each([
     ['GET', '/api/orders/0', 404],

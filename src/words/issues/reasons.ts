@@ -29,6 +29,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'chart-falls': () => 'a larger size never costs less than a smaller one',
   'not-a-photo': () => 'a photo is named by 64 hexadecimal digits',
   'letter-twice': () => 'two designs of one piece have one letter',
+  'crop-beyond': () => 'a part of the photo lies within it',
   'photo-twice': () => 'one photo is there twice',
   'fault-twice': () => 'two faults have one number',
   'mark-without-photo': () => 'a mark stands on a photo of this piece',

@@ -23,11 +23,15 @@ export const POST = route(
 );
 
 const LARGEST_EDIT = 2000;
+/** A part of it and no more, but for what a browser rounds. */
+const WHOLE = 1.001;
 const share = z.number().min(0).max(1);
 const editSchema = z.strictObject({
   hash: photoHash,
   turn: z.number().min(-360).max(360),
-  crop: z.strictObject({ x: share, y: share, w: share.positive(), h: share.positive() }),
+  crop: z
+    .strictObject({ x: share, y: share, w: share.positive(), h: share.positive() })
+    .refine(({ x, y, w, h }) => x + w <= WHOLE && y + h <= WHOLE, 'crop-beyond'),
 });
 /** A kept photo turned and cropped: another photo. */
 export const PUT = route('PUT /api/photos', async (request, { app }) => {

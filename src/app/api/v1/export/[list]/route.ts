@@ -63,5 +63,6 @@ export const GET = route('GET /api/v1/export/[list]', async (request, viewer, { 
     timeOf(viewer.app, new URL(request.url).searchParams),
     id,
   );
-  return content === undefined ? problem([issue('plan-unknown')]) : file(content, list);
+  if (content !== undefined) return file(content, list);
+  return problem([number === undefined ? issue('path-unknown', { path: list.slice(0, 40) }) : issue('plan-unknown')]);
 });
