@@ -2,7 +2,7 @@
 /** A piece as it is taken in: photos sent, faults marked, what came along, kept by itself; and what two people write. */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import sharp from 'sharp';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { NO_RECORD, type PieceRecord } from '@/core/custody/record';
 import { PiecePage } from '@/features/piece/piece-page';
 import { recordOf } from '@/db/queries/records';
@@ -169,6 +169,36 @@ describe('what else is written down', () => {
     press('Keep what I wrote');
     await keptSoon(({ place }) => expect(place).toBe('Drawer 5'));
     expect(screen.queryByText(/was changed at another screen/)).toBeNull();
+  });
+
+  it('typed on while a slow line still keeps what was before is kept as well, and nobody is told of a conflict', async () => {
+    await page();
+    const { fetch } = shop().served;
+    /** Lets the first command through when it is said. */
+    let letGo: () => void = () => undefined;
+    let begun = 0;
+    vi.stubGlobal('fetch', async (url: string, init?: RequestInit) => {
+      if (url === '/api/v1/commands' && (begun += 1) === 1)
+        await new Promise<void>((resolve) => {
+          letGo = resolve;
+        });
+      return fetch(url, init);
+    });
+    type('Lies at', 'Drawer');
+    await waitFor(() => expect(begun).toBe(1), { timeout: 3000 });
+    type('Lies at', 'Drawer 7');
+    // Keeps at once, behind the one that is still on its way.
+    press('Sign here');
+    letGo();
+    await waitFor(async () => expect((await kept())?.place).toBe('Drawer 7'), { timeout: 8000 });
+    expect(screen.queryByText(/was changed at another screen/)).toBeNull();
+  });
+
+  it('is kept when somebody goes elsewhere in the middle of it', async () => {
+    const { unmount } = await page();
+    type('Lies at', 'Half typed');
+    unmount();
+    await keptSoon(({ place }) => expect(place).toBe('Half typed'));
   });
 
   it('the bench writes faults down and is told neither value nor signature', async () => {

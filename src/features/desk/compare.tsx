@@ -7,6 +7,7 @@ import { memo, useCallback, useEffect, useMemo, useState } from 'react';
 import type { ShopView } from '@/contract/views';
 import {
   type Letter,
+  MOST_COMPARED,
   compared,
   copied,
   chosen,
@@ -186,7 +187,7 @@ function Declined({ desk }: { desk: Desk }) {
             {worked?.price ? <Cash value={worked.price.price} /> : COMPARE.noPrice}{' '}
             <Button
               variant="text"
-              disabled={roomFor(piece) === 0 && compared(piece).length >= 4}
+              disabled={compared(piece).length >= MOST_COMPARED}
               onClick={() => choosing((one) => takenBack(one, letter))}
             >
               {COMPARE.takeBack(letter)}

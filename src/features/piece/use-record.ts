@@ -39,32 +39,40 @@ export function useRecord(first: PieceView): RecordHands {
     setSaved({ record: view.record, revision: view.revision });
     setRecord(view.record);
   }
+  /** What the server has, for who waits while it changes. */
+  const kept = useRef(saved);
   useEffect(() => {
     now.current = record;
-  }, [record]);
+    kept.current = saved;
+  }, [record, saved]);
 
   const put = useCallback(
     async (sent: PieceRecord, revision: number | null): Promise<boolean> => {
       const answer = await run({ pieceId: first.id, revision, record: sent as never });
-      if (answer.ok) setSaved({ record: sent, revision: answer.value.revision });
-      return answer.ok;
+      if (!answer.ok) return false;
+      // At once, not with the next drawing: whoever waited for this one sends the next.
+      kept.current = { record: sent, revision: answer.value.revision };
+      setSaved(kept.current);
+      return true;
     },
     [first.id, run],
   );
   const flush = useCallback(async (): Promise<boolean> => {
-    if (running.current) await running.current;
-    if (now.current === saved.record) return true;
-    running.current = put(now.current, saved.revision).finally(() => {
+    if (running.current && !(await running.current)) return false;
+    if (now.current === kept.current.record) return true;
+    running.current = put(now.current, kept.current.revision).finally(() => {
       running.current = undefined;
     });
     return running.current;
-  }, [put, saved]);
+  }, [put]);
   const stopped = issues.length > 0;
   useEffect(() => {
     if (!dirty || stopped) return undefined;
     const timer = setTimeout(() => void flush(), SOON_MS);
     return () => clearTimeout(timer);
   }, [dirty, stopped, flush, record]);
+  // Whoever goes to another page of the shop takes nothing along that is not kept.
+  useEffect(() => () => void flush(), [flush]);
   useEffect(() => {
     if (!dirty) return undefined;
     const ask = (event: BeforeUnloadEvent) => event.preventDefault();
