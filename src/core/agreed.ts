@@ -34,7 +34,7 @@ export function withoutMoney(result: WorkedOut): WorkedOut {
 }
 
 /** Under these keys, and nowhere else, materials and results hold money. */
-const MONEY_KEYS = new Set(['cost', 'price', 'rates', 'markup']);
+const MONEY_KEYS = new Set(['cost', 'price', 'rates', 'markup', 'amount', 'discount', 'overrides']);
 
 /** A plain value without any key that holds money, however deep. */
 export function bare<T>(value: T): T {

@@ -4,9 +4,11 @@ import { type Audience, ROUTES, type RouteName } from '@/contract/access';
 import { ROLES, type Role } from '@/contract/commands';
 import { defaultSettings } from '@/core/settings';
 import { newDesign } from '@/core/design/design';
+import { priceOrder } from '@/core/pricing/order-price';
 import { inches } from '@/core/units/length';
+import { workOut } from '@/core/work-out';
 import { type Served, served } from '../served';
-import { type Stocked, must, stocked } from '../stocked';
+import { type Stocked, must, stocked, stockedDesign } from '../stocked';
 
 let shop: Stocked;
 let web: Served;
@@ -202,6 +204,33 @@ describe('what the roles are shown', () => {
     });
     expect(worked.status).toBe(200);
     expect((worked.body as { price: unknown }).price).toBeNull();
+  });
+
+  it('what an extra, outside work or a discount comes to is no business of the bench; its name and text are', async () => {
+    const extras = [
+      { name: 'Engraved plate', amount: 77_131, text: 'For Ada' },
+      { name: 'Retouching', amount: 88_241, outside: { who: 'Low Quay studio', cost: 55_317, days: 20 } },
+    ];
+    const discount = { amount: 33_719, reason: 'A friend', by: '' };
+    const overrides = [{ key: 'mat', amount: 44_813, reason: 'As agreed' }];
+    const order = await shop.quote([stockedDesign({ extras, discount, overrides })]);
+    const { pieces } = await shop.viewOf(order.orderId);
+    const result = workOut(pieces[0]!.design, (await shop.app.books())!);
+    if (!result.ok) throw new Error('cannot be built');
+    const priced = priceOrder([result.value.price!], (await shop.app.books())!.prices);
+    if (!priced.ok) throw new Error('cannot be priced');
+    const { total } = priced.value;
+    await must(shop.app.command('accept-order', { orderId: order.orderId, revision: 1, total, reasons: {} }));
+    const [job] = (await shop.viewOf(order.orderId)).jobs;
+    await as('owner');
+    const whole = (await web.ask('GET', `/api/jobs/${job!.ticket}`)).text;
+    await as('bench');
+    const bench = (await web.ask('GET', `/api/jobs/${job!.ticket}`)).text;
+    for (const money of ['77131', '88241', '55317', '33719', '44813']) {
+      expect([money, whole.includes(money)]).toEqual([money, true]);
+      expect([money, bench.includes(money)]).toEqual([money, false]);
+    }
+    for (const said of ['Engraved plate', 'For Ada', 'Low Quay studio']) expect(bench).toContain(said);
   });
 
   it('papers open for who may see them, as PDF', async () => {
