@@ -364,7 +364,7 @@ describe('several windows at the desk', () => {
 describe('what comes besides the frame', () => {
   const extras = async () => {
     fireEvent.click(screen.getByRole('button', { name: /Extras and count/ }));
-    await screen.findByLabelText('How many alike');
+    await screen.findByLabelText('One of so many alike');
   };
 
   it('a plate with its text, work done elsewhere at its margin, and how many: each in the price at once', async () => {
@@ -390,8 +390,8 @@ describe('what comes besides the frame', () => {
     type('Days it is away', '20');
     press('Add');
     await waitFor(() => expect(line('Retouching by a specialist')).toContain('100.00'));
-    type('How many alike', '3');
-    type('How many alike', '0');
+    type('One of so many alike', '3');
+    type('One of so many alike', '0');
     await screen.findByText(/A whole number from 1 to 1000/);
     press('Take out: Engraved plate');
     await waitFor(() => expect(screen.queryByRole('button', { name: /^Engraved plate/ })).toBeNull());

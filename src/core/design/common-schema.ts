@@ -293,7 +293,7 @@ export const commonFields = {
   finish: z.enum(FINISHES).optional(),
   /** Minor units. */
   value: z.int().min(0).max(1e12).optional(),
-  /** How many alike are ordered. */
+  /** This is one of so many alike, for the quantity break; each is a piece of its own. */
   count: z.int().min(1).max(1000).optional(),
   /** Wanted sooner than usual. */
   rush: z.boolean().optional(),

@@ -176,6 +176,7 @@ export function ExtrasSection({ piece, worked, pieces = 1, desk }: SectionProps)
     <>
       <TextField
         label={EXTRAS.count}
+        hint={EXTRAS.countSay}
         name="count"
         value={text}
         most={4}

@@ -117,7 +117,7 @@ export const DRAWINGS = {
 
 export const CHOICES = {
   extras: 'Extras and count',
-  alike: (count: number) => `${count} alike`,
+  alike: (count: number) => `one of ${count} alike`,
   sooner: 'sooner',
   piece: 'Piece',
   mat: 'Mat',

@@ -16,7 +16,8 @@ export const USUAL_EXTRAS: readonly { readonly name: string; readonly taxGroup: 
   ];
 
 export const EXTRAS = {
-  count: 'How many alike',
+  count: 'One of so many alike',
+  countSay: 'For the quantity break. Each is a piece of its own and charged by itself: copy this one.',
   rush: 'Sooner than usual',
   add: 'Add',
   usual: 'Add an extra',
