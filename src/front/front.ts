@@ -41,6 +41,8 @@ export interface FrontOptions {
   readonly available: () => boolean;
   /** How long a body may take to come, in ms. */
   readonly bodyMs?: number;
+  /** How long the headers of a request may take to come, in ms. */
+  readonly headersMs?: number;
   /** The address of a proxy that ends TLS for us, and whose word on scheme and address is taken. */
   readonly trustedProxy?: string;
 }
@@ -231,12 +233,23 @@ export async function openFront(options: FrontOptions): Promise<Front> {
 
   const server = tls
     ? http2.createSecureServer({ ...tls, allowHTTP1: true, maxSessionMemory: 20 }, handle)
-    : http.createServer({ headersTimeout: HEADERS_MS, requestTimeout: BODY_MS, maxHeaderSize: 32_768 }, handle);
+    : http.createServer(
+        {
+          headersTimeout: options.headersMs ?? HEADERS_MS,
+          requestTimeout: BODY_MS,
+          connectionsCheckingInterval: (options.headersMs ?? HEADERS_MS) / 2,
+          maxHeaderSize: 32_768,
+        },
+        handle,
+      );
   // Tunnels, upgrades and what is no HTTP end at once.
   server.on('connect', (_request: unknown, socket: Socket) => socket.destroy());
   server.on('upgrade', (_request: unknown, socket: Socket) => socket.destroy());
   server.on('clientError', (_error: unknown, socket: Socket) => {
-    if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n');
+    // A browser opens lines in advance. An answer on one that asked nothing would be taken for the answer to its first
+    // question; one that is closed it opens again.
+    if (socket.writable && socket.bytesRead > 0)
+      socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\ncontent-length: 0\r\n\r\n');
     else socket.destroy();
   });
   server.on(tls ? 'secureConnection' : 'connection', (socket: Socket) => {

@@ -180,6 +180,13 @@ describe('what comes to the front', () => {
     expect(said).toMatch(/^HTTP\/1\.1 408/);
   });
 
+  it('leaves a line that was opened in advance without a word, and says so when half a request stops', async () => {
+    await front.close();
+    await open({ headersMs: 100 });
+    expect(await raw('')).toBe('');
+    expect(await raw('GET / HTTP/1.1\r\nhost:')).toMatch(/^HTTP\/1\.1 4/);
+  });
+
   it('that is no HTTP, or asks for a tunnel, is ended', async () => {
     expect(await raw('hello\r\n\r\n')).toMatch(/^HTTP\/1\.1 400/);
     expect(await raw('CONNECT evil:80 HTTP/1.1\r\nhost: evil\r\n\r\n')).toBe('');
