@@ -44,6 +44,9 @@ const DEMO_SETTINGS: ShopSettings = {
   valueLimit: 2000,
   places: ['Shelf 1', 'Shelf 2', 'Shelf 3', 'Flat file 1', 'Flat file 2', 'Quarantine shelf'],
   lockedPlaces: ['Locked cabinet'],
+  contact: '4 Net Loft Lane, Quillet\n555 0190',
+  quoteTerms:
+    'A frame is made for your piece: what is cut cannot be taken back. Half is paid when you say yes, the rest when you collect.\nYour piece stays yours and is handled as little as possible; tell us what it must never touch.',
   pieceTerms:
     'We keep your piece dry, dark and insured up to its declared value. Finished work is kept for 60 days without charge; after that storage is charged by the week.\nFaults that were there before are listed above. Ask us before you decide about restoration.',
 };

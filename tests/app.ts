@@ -17,7 +17,7 @@ export interface TestApp extends AppContext {
   command<N extends CommandName>(
     name: N,
     payload: Asked<N>,
-    options?: { id?: string; as?: Person | undefined; session?: string; program?: boolean },
+    options?: { id?: string; as?: Person | undefined; session?: string; program?: boolean; link?: string },
   ): ReturnType<typeof handleCommand>;
   setUp(homeUnit?: 'in' | 'mm'): Promise<void>;
   /** The same app, its owner being somebody who is there already. */
@@ -41,7 +41,7 @@ export function testApp(db: Db): TestApp {
   const ada = { id: '', name: 'Ada', role: 'owner' as const };
   const command: TestApp['command'] = async (name, payload, { id = crypto.randomUUID(), ...options } = {}) => {
     const person = 'as' in options ? options.as : ada;
-    const asker = { person, session: options.session, program: options.program ?? false };
+    const asker = { person, session: options.session, program: options.program ?? false, link: options.link };
     return handleCommand(app, asker, { id, name, payload }, handlers, readyings);
   };
   /** Sets the shop up; its owner is Ada. */

@@ -150,6 +150,8 @@ export const shopView: ShopView = {
   marginFloor: 30,
   currency: '',
   today: '2031-05-05',
+  contact: '',
+  quoteTerms: '',
 };
 /** The design of the worked price example: 12 × 16, one mat 2½ all round. */
 export function exampleDesign(over: Partial<Design> = {}): Design {

@@ -2,8 +2,9 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { pieceRecordSchema, strokesSchema } from '@/core/custody/record-schema';
-import { choosingFields, lettersApart } from '@/core/design/candidates-schema';
+import { choosingFields, letterSchema, lettersApart } from '@/core/design/candidates-schema';
 import { MEANS } from '@/core/ledger/accounts';
+import { LINK_TOKEN, LONGEST_QUESTION } from '@/core/links/link';
 import { columnMapSchema } from '@/core/supplier-list/column-map';
 import { LIST_NAMES } from '@/core/supplier-list/names';
 import { GROUPS } from '@/core/pricing/book';
@@ -247,6 +248,37 @@ export const commands = {
       reasons: z.record(z.string().max(80), line(300)),
     }),
   },
+  /** A link by which the customer sees the order as it is now; the token is made by whoever asks and kept as a hash. */
+  'make-link': {
+    roles: COUNTER,
+    payload: z.strictObject({
+      linkId: id,
+      orderId: id,
+      revision,
+      token: z.string().regex(LINK_TOKEN, 'link-token'),
+      reasons: z.record(z.string().max(80), line(300)),
+    }),
+    secret: ['token'],
+  },
+  'withdraw-link': { roles: COUNTER, payload: z.strictObject({ linkId: id }) },
+  'answer-question': { roles: COUNTER, payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }) },
+  /** What a customer does by a link; the program gives these for who knows its token. */
+  'link-choose': {
+    roles: [] as readonly Role[],
+    internal: true,
+    payload: z.strictObject({ linkId: id, revision, pieceId: id, letter: letterSchema }),
+  },
+  'link-ask': {
+    roles: [] as readonly Role[],
+    internal: true,
+    payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }),
+  },
+  'link-accept': {
+    roles: [] as readonly Role[],
+    internal: true,
+    payload: z.strictObject({ linkId: id, revision, total: z.int().min(0).max(MOST_MONEY), name: line(120) }),
+  },
+  'link-pay': { roles: [] as readonly Role[], internal: true, payload: z.strictObject({ linkId: id, requestId: id }) },
   'cancel-order': {
     roles: COUNTER,
     payload: z.object({

@@ -55,6 +55,10 @@ export const settingsSchema = z.strictObject({
   lockedPlaces: z.array(placeName).max(50),
   /** What the receipt for a piece says about storage, liability and what is not collected, in the shop's words. */
   pieceTerms: z.string().max(3000),
+  /** How the shop is reached and where it is, in its own words: on quotes and behind links. */
+  contact: z.string().max(300),
+  /** What holds for every quote, in the shop's words. */
+  quoteTerms: z.string().max(3000),
   /** Percent of margin below which the desk warns. */
   marginFloor: z.int().min(0).max(95),
 });
@@ -89,6 +93,8 @@ export const USUAL_SETTINGS: ShopSettings = {
   places: [],
   lockedPlaces: [],
   pieceTerms: '',
+  contact: '',
+  quoteTerms: '',
   marginFloor: 30,
 };
 

@@ -89,6 +89,9 @@ export interface ShopView {
   readonly currency: string;
   /** The shop's day. */
   readonly today: string;
+  /** How the shop is reached, and what holds for every quote. */
+  readonly contact: string;
+  readonly quoteTerms: string;
 }
 /** An edition of the books, the newest first. */
 export interface EditionView {

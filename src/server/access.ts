@@ -17,7 +17,7 @@ import { appContext } from './compose';
 import type { Asker } from './door';
 import type { AppContext } from './app-context';
 import { problem } from './problem';
-import { refusedRequest } from './same-origin';
+import { type RequestKind, refusedRequest } from './same-origin';
 import { logSecurity } from './security-log';
 import { COOKIE, DEVICE_COOKIE, type Session, sessionOf } from './sessions';
 
@@ -87,10 +87,8 @@ async function answered(work: () => Promise<Response>): Promise<Response> {
   return response;
 }
 
-type Kind = 'json' | 'upload' | 'computing';
-
 /** The answer to a request that a page elsewhere may have made; written down for the owner. */
-async function refusalOf(app: AppContext, request: NextRequest, kind: Kind): Promise<Response | undefined> {
+async function refusalOf(app: AppContext, request: NextRequest, kind: RequestKind): Promise<Response | undefined> {
   const refused = refusedRequest(request, kind);
   if (!refused) return undefined;
   const { address } = await caller();
@@ -103,7 +101,7 @@ export const route =
   <N extends RouteName>(
     name: N,
     handle: (request: NextRequest, viewer: Viewer<RolesOf<(typeof ROUTES)[N]>>, params: Params) => Promise<Response>,
-    kind: Kind = 'json',
+    kind: RequestKind = 'json',
   ): Next =>
   (request, { params }) =>
     answered(async () => {
@@ -122,11 +120,12 @@ export const openRoute =
   <N extends RouteName>(
     name: (typeof ROUTES)[N] extends 'anybody' | 'computing' ? N : never,
     handle: (request: NextRequest, app: AppContext, person: Person | undefined, params: Params) => Promise<Response>,
+    kind: RequestKind = ROUTES[name] === 'computing' ? 'computing' : 'json',
   ): Next =>
   (request, { params }) =>
     answered(async () => {
       const app = await appContext();
-      const refusal = await refusalOf(app, request, ROUTES[name] === 'computing' ? 'computing' : 'json');
+      const refusal = await refusalOf(app, request, kind);
       if (refusal) return refusal;
       const person = (await currentSession(app))?.person;
       if (ROUTES[name] === 'computing' && !person && !(await demoHere(app))) return problem([issue('sign-in-first')]);

@@ -12,7 +12,7 @@ import { type Settings, defaultSettings } from '@/core/settings';
 import { type Catalogue, catalogueOf } from '@/core/materials';
 import type { DefaultMaterials } from '@/core/design/design';
 import type { PriceBook } from '@/core/pricing/book';
-import type { MatCutter, SimulatedTerminal } from '@/standins/ports';
+import type { MatCutter, SimulatedPaymentPage, SimulatedTerminal } from '@/standins/ports';
 import type { Person } from '@/db/queries/staff';
 import { type Clock, dayOf } from './clock';
 import type { CuttingPool } from './cutting/pool';
@@ -30,10 +30,18 @@ export interface Mind {
   readonly guesses: Map<string, Promise<unknown>>;
   /** How often the same was written to the security log lately. */
   readonly logged: Map<string, { since: number; written: number; left: number }>;
+  /** Tries at links lately, by address. */
+  readonly linkTries: Map<string, readonly number[]>;
   /** The day on which photos that nobody uses were looked for last. */
   swept: string;
 }
-export const newMind = (): Mind => ({ sessions: new Map(), guesses: new Map(), logged: new Map(), swept: '' });
+export const newMind = (): Mind => ({
+  sessions: new Map(),
+  guesses: new Map(),
+  logged: new Map(),
+  linkTries: new Map(),
+  swept: '',
+});
 
 export interface AppContext extends KeptBooks {
   readonly mind: Mind;
@@ -41,6 +49,7 @@ export interface AppContext extends KeptBooks {
   readonly clock: Clock;
   readonly bus: Bus;
   readonly terminal: SimulatedTerminal;
+  readonly paymentPage: SimulatedPaymentPage;
   readonly matCutter: MatCutter;
   /** The threads that make cutting plans. */
   readonly cutting: CuttingPool;

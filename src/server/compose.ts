@@ -7,6 +7,7 @@ import { Worker } from 'node:worker_threads';
 import { type Db, isUnavailable, openDb } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { simulatedMatCutter } from '@/standins/mat-cutter/mat-cutter';
+import { simulatedPaymentPage } from '@/standins/payment-page/payment-page';
 import { simulatedTerminal } from '@/standins/terminal/terminal';
 import { type BackUps, backUpsOf } from './back-up/back-ups';
 import { listenForCommands } from './back-up/control';
@@ -45,6 +46,7 @@ export const contextOver = (
     clock,
     bus,
     terminal: simulatedTerminal(),
+    paymentPage: simulatedPaymentPage(),
     matCutter: simulatedMatCutter(),
     cutting,
     secret,

@@ -23,6 +23,7 @@ import {
   nearPieces,
   piecesHad,
 } from '@/db/queries/customers';
+import { linkEventsOfCustomer } from '@/db/queries/links';
 import { recordsOf } from '@/db/queries/records';
 import { ACTIONS } from '@/words/screens/actions';
 import type { CounterViewer, Viewer } from './access';
@@ -147,7 +148,8 @@ export async function allOfCustomer(viewer: CounterViewer, id: string): Promise<
     ({ next } = part);
   }
   const { next: _next, ...page } = first;
-  return JSON.stringify({ ...page, had: had.map(({ scene: _scene, ...one }) => one) }, undefined, 2);
+  const links = (await linkEventsOfCustomer(viewer.app.db, id)).map(({ id: _id, link_id: _link, ...event }) => event);
+  return JSON.stringify({ ...page, had: had.map(({ scene: _scene, ...one }) => one), links }, undefined, 2);
 }
 
 /** The mouldings of an edition, ready to be searched; made when somebody first searches in it. */

@@ -27,6 +27,8 @@ export interface Context {
   readonly address?: string;
   /** The session it came by. */
   readonly session?: string | undefined;
+  /** The customer's link it came by. */
+  readonly link?: string | undefined;
 }
 export interface CommandResult {
   readonly result?: Readonly<Record<string, string | number | boolean | null>>;
@@ -120,7 +122,8 @@ export async function perform(
   }
   const outcome = await (handlers[name] as Handler<CommandName>)(tx, payload, context);
   if (!outcome.ok) throw new Refused(outcome.issues);
-  await insertCommand(tx, { id, name, digest, by: context.by, at: context.now, result: outcome.value.result });
+  const { by, link, now: at } = context;
+  await insertCommand(tx, { id, name, digest, by, link, at, result: outcome.value.result });
   for (const entry of outcome.value.audit) await insertAudit(tx, id, context.now, context.by, entry);
   const { security } = outcome.value;
   if (security)
@@ -136,6 +139,8 @@ export interface Asker {
   readonly person: Person | undefined;
   readonly address?: string;
   readonly session?: string | undefined;
+  /** The customer's link it came by. */
+  readonly link?: string | undefined;
   /** The program itself: it may give commands that are closed to everybody else. */
   readonly program?: boolean;
 }
@@ -165,7 +170,7 @@ export async function handleCommand(
   const read = readPayload(request.value);
   if (!read.ok) return read;
   const payload = read.value;
-  const { person, address, session } = asker;
+  const { person, address, session, link } = asker;
   const context: Context = {
     app,
     by: person?.id ?? null,
@@ -173,6 +178,7 @@ export async function handleCommand(
     now: app.clock.now(),
     address,
     session,
+    link,
   };
   try {
     const ready = await (readyings[name] as Readying<CommandName> | undefined)?.(payload, context);

@@ -36,21 +36,21 @@ interface Entry {
   readonly orderId?: string;
   readonly note?: string;
   readonly reverses?: string;
-  /** Where it is not the till of who asks. */
+  /** Where it is not the till of who asks; null for what lies in no drawer. */
   readonly till?: number | null;
 }
 
 /** Books an entry at the till of whoever asks; tells the day it falls on. */
 export async function book(
   tx: Tx,
-  { now, by, session }: Pick<Context, 'now' | 'by' | 'session'>,
+  { now, by, session, link }: Pick<Context, 'now' | 'by' | 'session' | 'link'>,
   entry: Entry,
   postings: readonly BookedPosting[],
 ): Promise<string> {
-  const till = entry.till ?? (await tillOfSession(tx, session));
-  await lockTill(tx, till);
-  const day = await dayAt(tx, till, now);
-  await insertEntry(tx, { ...entry, at: now, day, till, by }, postings);
+  const till = entry.till === undefined ? await tillOfSession(tx, session) : entry.till;
+  if (till !== null) await lockTill(tx, till);
+  const day = till === null ? dayOf(now) : await dayAt(tx, till, now);
+  await insertEntry(tx, { ...entry, at: now, day, till, by, link }, postings);
   return day;
 }
 

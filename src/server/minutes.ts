@@ -2,6 +2,7 @@
 import { isUnavailable } from '@/db/client';
 import { allPhotos } from '@/db/queries/records';
 import type { AppContext } from './app-context';
+import { settleOpenAtPage } from './card';
 import { dayOf, daysAfter } from './clock';
 import { logSecurity } from './security-log';
 import { endWhatIsOver } from './sessions';
@@ -20,6 +21,7 @@ async function sweepPhotos({ db, clock, photos, mind }: AppContext): Promise<voi
 
 export async function everyMinute(app: AppContext): Promise<void> {
   await endWhatIsOver(app);
+  await settleOpenAtPage(app);
   await sweepPhotos(app);
   // The demo's data is made up, and made anew when it is gone.
   const made = app.demo ? undefined : await app.backUps?.nightly(await app.shopSettings());

@@ -21,13 +21,18 @@ function foreign({ headers, ...asked }: Asked): boolean {
   return site !== null && site !== 'same-origin';
 }
 
+export type RequestKind = 'json' | 'upload' | 'computing' | 'form';
+/** What a form without a script sends. */
+export const FORM_TYPE = 'application/x-www-form-urlencoded';
+
 /** What stands in the way of a request, if anything; reading is always let through. */
-export function refusedRequest(asked: Asked, kind: 'json' | 'upload' | 'computing'): Issue | undefined {
+export function refusedRequest(asked: Asked, kind: RequestKind): Issue | undefined {
   if (asked.method === 'GET' || asked.method === 'HEAD') return undefined;
   if (foreign(asked)) return issue('origin-foreign');
   const type = (asked.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
   if (kind === 'json' && asked.method !== 'DELETE' && type !== 'application/json')
     return issue('type-wrong', { read: type.slice(0, 60) });
+  if (kind === 'form' && type !== FORM_TYPE) return issue('type-wrong', { read: type.slice(0, 60) });
   if (kind === 'upload' && asked.headers.get(UPLOAD_HEADER) === null) return issue('upload-header');
   return undefined;
 }

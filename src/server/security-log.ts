@@ -21,6 +21,7 @@ export const SECURITY_WHATS = [
   'person re-admitted',
   'customer forgotten',
   'sessions ended',
+  'link guessed',
   'request refused',
   'command refused',
   'shop set up',

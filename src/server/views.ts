@@ -25,6 +25,7 @@ import {
   type OrderRow,
   findOrders,
   openCards,
+  orderById,
   orderByNumber,
   paymentsOf,
   piecesOf,
@@ -42,10 +43,11 @@ import { plannedOf } from './planned';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
 import type { CounterViewer, Viewer } from './access';
+import type { Guest } from './guests';
 import type { ShopData, AppContext } from './app-context';
 
 /** The books with their prices and costs: for the desk. */
-export async function shopView({ app }: CounterViewer): Promise<ShopView | undefined> {
+export async function shopView({ app }: CounterViewer | Guest): Promise<ShopView | undefined> {
   const books = await app.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
@@ -62,12 +64,14 @@ export async function shopView({ app }: CounterViewer): Promise<ShopView | undef
     marginFloor: settings.marginFloor,
     currency: settings.currency,
     today: dayOf(app.clock.now()),
+    contact: settings.contact,
+    quoteTerms: settings.quoteTerms,
   };
 }
 
 /** An order and all that belongs to it, as of one moment: its revision must not be older than the rest. */
 async function orderAs(
-  { app }: CounterViewer,
+  app: AppContext,
   find: (db: Queries) => Promise<OrderRow | undefined>,
 ): Promise<OrderView | undefined> {
   const books = await app.books();
@@ -195,8 +199,12 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
   };
 }
 
+/** An order for whoever holds a link to it: what is shown of it is chosen by the page of the link. */
+export const orderOfGuest = ({ app, orderId }: Guest): Promise<OrderView | undefined> =>
+  orderAs(app, (db) => orderById(db, orderId));
+
 export const orderView = (viewer: CounterViewer, number: number): Promise<OrderView | undefined> =>
-  orderAs(viewer, (db) => orderByNumber(db, number));
+  orderAs(viewer.app, (db) => orderByNumber(db, number));
 
 const MINUTE_MS = 60_000;
 /** Minutes between Begin and done; null where nobody said that they begin. */

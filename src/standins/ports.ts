@@ -23,6 +23,26 @@ export interface SimulatedTerminal extends CardTerminal {
   next(acts: CustomerActs): void;
 }
 
+/** What a payment page is asked to take: how much, for what, and where the customer goes on afterwards. */
+export interface AskedPayment {
+  readonly amount: Money;
+  readonly text: string;
+  readonly back: string;
+}
+export interface PaymentPage {
+  /** Answers the address to which the customer is sent. The same reference again is the same payment. */
+  begin(reference: string, payment: AskedPayment): Promise<string>;
+  /** What became of a reference; undefined while nobody knows. */
+  found(reference: string): Promise<'approved' | 'declined' | undefined>;
+  /** Nobody is to pay by this reference any more; answers what stands. */
+  end(reference: string): Promise<'approved' | 'declined'>;
+}
+export interface SimulatedPaymentPage extends PaymentPage {
+  asked(reference: string): AskedPayment | undefined;
+  /** What the customer does there; answers what stands. */
+  answer(reference: string, answer: 'approved' | 'declined'): 'approved' | 'declined' | undefined;
+}
+
 /** One cut as the machine makes it: millimetres, and seconds from the start. */
 export interface PlayedCut {
   readonly layer: CutLayerName;

@@ -3,6 +3,7 @@ import zlib from 'node:zlib';
 import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect, test } from '@playwright/test';
 import { PAGES } from '@/contract/access';
+import { newToken } from '@/core/links/link';
 import { forgetTyped, signIn } from './shop';
 
 test.describe.configure({ timeout: 240_000 });
@@ -13,12 +14,24 @@ async function placesOf(page: Page): Promise<string[]> {
     (await (await page.request.get(`/api/find?what=${what}&text=${text}`)).json()) as unknown;
   const [customer] = (await found('customers', 'Orla')) as { id: string }[];
   const [piece] = ((await found('all', 'Lantern room')) as { pieces: { id: string }[] }).pieces;
+  const { id: orderId, revision } = (await (await page.request.get('/api/orders/2424')).json()) as {
+    id: string;
+    revision: number;
+  };
+  const token = newToken();
+  const payload = { linkId: crypto.randomUUID(), orderId, revision, token, reasons: {} };
+  const made = await page.request.post('/api/v1/commands', {
+    data: { id: crypto.randomUUID(), name: 'make-link', payload },
+  });
+  expect(made.status()).toBe(200);
   return Object.keys(PAGES)
     .filter((name) => name !== '/' && name !== '/set-up')
     .map((name) =>
       name
         .replace('[number]', '2424')
         .replace('[ticket]', '2424-1')
+        .replace('[token]', token)
+        .replace('[reference]', orderId)
         .replace('[id]', name.startsWith('/pieces') ? piece!.id : customer!.id),
     );
 }

@@ -57,7 +57,9 @@ test('a piece is photographed, straightened, marked and signed for before it is 
   await page.keyboard.press('Enter');
   await page.getByLabel('Lies at').fill('Shelf 1');
   await page.getByRole('button', { name: 'Sign here' }).click();
-  const pad = (await page.getByRole('img', { name: 'Sign here' }).boundingBox())!;
+  const field = page.getByRole('img', { name: 'Sign here' });
+  await expect(field).toBeVisible();
+  const pad = (await field.boundingBox())!;
   await page.mouse.move(pad.x + 30, pad.y + 40);
   await page.mouse.down();
   for (let step = 0; step < 12; step += 1) await page.mouse.move(pad.x + 30 + step * 18, pad.y + 40 + (step % 3) * 14);

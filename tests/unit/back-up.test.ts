@@ -176,7 +176,7 @@ describe('a back-up', () => {
   });
 });
 
-describe('the back-ups of a shop', () => {
+describe('the back-ups of a shop', { timeout: 180_000 }, () => {
   const clock = { at, now: () => clock.at };
   const settings = { ...USUAL_SETTINGS, backUpsKept: 2 };
   const backUps = () => backUpsOf(folder, db, clock, async () => settings);

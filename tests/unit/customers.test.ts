@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { customerCells, readCustomers, sameCustomer, withListed } from '@/core/customers/customer-list';
+import { newToken } from '@/core/links/link';
 import { textOfCells } from '@/core/supplier-list/list';
 import { CUSTOMER_COLUMNS } from '@/core/customers/customer-list';
 import { customerById } from '@/db/queries/customers';
@@ -221,7 +222,12 @@ describe('a customer who is forgotten', () => {
       }),
     );
     await must(shop.app.command('save-quote', { ...order, revision: 1 }));
-    await must(shop.app.command('accept-order', { orderId, revision: 2, total: TOTAL, reasons: {} }));
+    const linkId = crypto.randomUUID();
+    const link = { linkId, orderId, revision: 2, token: newToken(), reasons: {} };
+    await must(shop.app.command('make-link', link));
+    const byLink = { link: linkId, program: true, as: undefined };
+    await must(shop.app.command('link-ask', { linkId, text: `It is ${NAME} here` }, byLink));
+    await must(shop.app.command('link-accept', { linkId, revision: 2, total: TOTAL, name: NAME }, byLink));
     const forget = (revision: number) => shop.app.command('forget-customer', { customerId: id, revision });
     expect(codes(await forget(3))).toBe('customer-open');
     const { number } = await shop.viewOf(orderId);
@@ -276,6 +282,8 @@ describe('a customer who is forgotten', () => {
       'DELETE FROM audit',
       "UPDATE job_event SET what = 'x'",
       'DELETE FROM job_event',
+      "UPDATE link_event SET what = 'made'",
+      'DELETE FROM link_event',
     ])
       await expect(shop.app.db.transaction((tx) => tx.query(sql))).rejects.toThrow('append-only');
     await expect(

@@ -47,6 +47,9 @@ const addressOf = (name: RouteName): readonly [method: string, path: string] => 
     topic: 'window',
     paper: 'ticket',
     hash: 'a'.repeat(64),
+    photo: 'a'.repeat(64),
+    token: 'A'.repeat(22),
+    reference: ORDER,
     id: ORDER,
     '...rest': 'nothing/here',
   };
@@ -61,6 +64,8 @@ const MOST_SENT = {
   'POST /api/mat-cutter': [6_000_000, 'body-too-large'],
   'POST /api/photos': [25_000_000, 'photo-large'],
 } as const;
+/** What pages without a script send. */
+const FORMS: readonly RouteName[] = ['POST /api/link/[token]', 'POST /api/pay/[reference]'];
 const UPLOADS = Object.keys(MOST_SENT) as (keyof typeof MOST_SENT)[];
 /** Streams that stay open are asked in a test of their own. */
 const asked = NAMES.filter((name) => name !== 'GET /api/live');
@@ -110,7 +115,9 @@ describe('what changes something', () => {
     expect(own.text).not.toContain('origin-foreign');
   });
 
-  const bodies = writing.filter((name) => !name.startsWith('DELETE') && !UPLOADS.some((one) => one === name));
+  const bodies = writing.filter(
+    (name) => !name.startsWith('DELETE') && !UPLOADS.some((one) => one === name) && !FORMS.includes(name),
+  );
   it.each(bodies)('%s takes JSON, whole and readable, or says what is wrong with it', async (name) => {
     await as('owner');
     const answer = async (body: string, headers: Record<string, string> = {}) => {
@@ -126,6 +133,16 @@ describe('what changes something', () => {
     expect(await answer('{}', { 'content-length': '99999999' })).toEqual([413, 'body-too-large']);
     expect(await answer(`"${'x'.repeat(12_100_000)}"`)).toEqual([413, 'body-too-large']);
   });
+
+  it.each(FORMS)(
+    '%s takes what a form of ours sends, and goes on to a page that says what came of it',
+    async (name) => {
+      const answer = await call(name, '{}');
+      expect([answer.status, codesOf(answer.body)]).toEqual([415, ['type-wrong']]);
+      const sent = await call(name, 'act=pay', { 'content-type': 'application/x-www-form-urlencoded' });
+      expect([sent.status, sent.headers.get('location')]).toEqual([303, addressOf(name)[1].replace('/api', '')]);
+    },
+  );
 
   it.each(UPLOADS)('%s takes a file only from our own page, and not a huge one', async (name) => {
     await as('owner');

@@ -112,6 +112,12 @@ export async function forgetCustomer(tx: Tx, id: string, name: string, now: Date
         AND entity_id IN (SELECT o.id::text FROM orders o WHERE o.customer_id = $1)`,
     [id, name],
   );
+  await tx.query(
+    `UPDATE link_event SET detail = detail - 'text' || CASE WHEN detail ? 'name' THEN jsonb_build_object('name', $2::text) ELSE '{}'::jsonb END
+                                    || CASE WHEN detail ? 'text' THEN '{"text": "—"}'::jsonb ELSE '{}'::jsonb END
+      WHERE link_id IN (SELECT l.id FROM order_link l JOIN orders o ON o.id = l.order_id WHERE o.customer_id = $1)`,
+    [id, name],
+  );
   await tx.query("SELECT set_config('lopren.forgetting', 'off', true)");
   await tx.query(
     `UPDATE customer SET name = $2, phone = '', digits = '', email = '', addresses = '[]', prefers = '{}', notes = '',
@@ -129,6 +135,11 @@ export async function forgetCustomer(tx: Tx, id: string, name: string, now: Date
       WHERE signed IS NOT NULL
         AND piece_id IN (SELECT p.id FROM piece p JOIN orders o ON o.id = p.order_id WHERE o.customer_id = $1)`,
     [id, name],
+  );
+  await tx.query(
+    `UPDATE order_link SET withdrawn_at = coalesce(withdrawn_at, $2)
+      WHERE order_id IN (SELECT o.id FROM orders o WHERE o.customer_id = $1)`,
+    [id, now],
   );
   await tx.query(
     `DELETE FROM desk_draft

@@ -17,15 +17,24 @@ export const commandById = async (tx: Tx, id: string) =>
 
 export const insertCommand = (
   tx: Tx,
-  one: { id: string; name: string; digest: string; by: string | null; at: Date; result: unknown },
+  one: {
+    id: string;
+    name: string;
+    digest: string;
+    by: string | null;
+    link?: string | undefined;
+    at: Date;
+    result: unknown;
+  },
 ) =>
-  tx.query('INSERT INTO command (id, name, digest, by_id, at, result) VALUES ($1, $2, $3, $4, $5, $6)', [
+  tx.query('INSERT INTO command (id, name, digest, by_id, at, result, link_id) VALUES ($1, $2, $3, $4, $5, $6, $7)', [
     one.id,
     one.name,
     one.digest,
     one.by,
     one.at,
     JSON.stringify(one.result ?? {}),
+    one.link ?? null,
   ]);
 
 export const insertAudit = (tx: Tx, commandId: string, at: Date, by: string | null, one: AuditEntry) =>

@@ -4,7 +4,7 @@ import { STATIONS, STEPS, WAITS } from '@/core/route/steps';
 import type { Built } from '@/core/jobs/as-built';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import type { Queries, Tx } from '../client';
-import { type By, named, readRow, readRows } from './rows';
+import { type By, BY_LINK, named, readRow, readRows } from './rows';
 
 const holdSchema = z.object({
   reason: z.string(),
@@ -136,19 +136,20 @@ export const eventsOf = async (db: Queries, jobId: string) =>
   readRows(
     eventRow,
     await db.query(
-      'SELECT e.at, s.name AS by, e.what, e.step, e.detail FROM job_event e LEFT JOIN staff s ON s.id = e.by_id WHERE e.job_id = $1 ORDER BY e.id',
+      `SELECT e.at, coalesce(s.name, CASE WHEN e.link_id IS NOT NULL THEN '${BY_LINK}' END) AS by, e.what, e.step, e.detail
+         FROM job_event e LEFT JOIN staff s ON s.id = e.by_id WHERE e.job_id = $1 ORDER BY e.id`,
       [jobId],
     ),
   );
-export const insertEvent = (tx: Tx, jobId: string, one: Omit<JobEvent, 'by'> & { readonly by: By }) =>
-  tx.query('INSERT INTO job_event (job_id, at, by_id, what, step, detail) VALUES ($1, $2, $3, $4, $5, $6)', [
-    jobId,
-    one.at,
-    one.by,
-    one.what,
-    one.step,
-    JSON.stringify(one.detail),
-  ]);
+export const insertEvent = (
+  tx: Tx,
+  jobId: string,
+  one: Omit<JobEvent, 'by'> & { readonly by: By; readonly link?: string | undefined },
+) =>
+  tx.query(
+    'INSERT INTO job_event (job_id, at, by_id, what, step, detail, link_id) VALUES ($1, $2, $3, $4, $5, $6, $7)',
+    [jobId, one.at, one.by, one.what, one.step, JSON.stringify(one.detail), one.link ?? null],
+  );
 
 const boardRow = jobRow.extend({ title: z.string(), failures: z.int() });
 export type BoardRow = z.infer<typeof boardRow>;

@@ -4,7 +4,7 @@ import { ACCOUNTS, type Posting } from '@/core/ledger/accounts';
 import type { Sale } from '@/core/ledger/sale';
 import { money } from '@/core/units/money';
 import type { Queries, Tx } from '../client';
-import { type By, named, readRow, readRows } from './rows';
+import { type By, BY_LINK, named, readRow, readRows } from './rows';
 
 export const ENTRY_KINDS = [
   'deposit',
@@ -32,6 +32,8 @@ export interface NewEntry {
   readonly day: string;
   readonly till: number | null;
   readonly by: By;
+  /** The customer's link it came by. */
+  readonly link?: string | undefined;
   readonly kind: EntryKind;
   readonly orderId?: string | null;
   readonly note?: string;
@@ -43,8 +45,20 @@ export type BookedPosting = Posting & { readonly voucher?: string | undefined };
 export async function insertEntry(tx: Tx, one: NewEntry, postings: readonly BookedPosting[]): Promise<void> {
   if (postings.length === 0) return;
   await tx.query(
-    'INSERT INTO ledger_entry (id, at, day, till, by_id, kind, order_id, note, reverses) VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
-    [one.id, one.at, one.day, one.till, one.by, one.kind, one.orderId ?? null, one.note ?? '', one.reverses ?? null],
+    `INSERT INTO ledger_entry (id, at, day, till, by_id, kind, order_id, note, reverses, link_id)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      one.id,
+      one.at,
+      one.day,
+      one.till,
+      one.by,
+      one.kind,
+      one.orderId ?? null,
+      one.note ?? '',
+      one.reverses ?? null,
+      one.link ?? null,
+    ],
   );
   for (const [index, { account, amount, group, rate, voucher }] of postings.entries())
     await tx.query(
@@ -106,8 +120,8 @@ const journalRow = z.object({
   rate: z.string().nullable(),
 });
 export type JournalRow = z.infer<typeof journalRow>;
-const JOURNAL = `SELECT e.number, e.id, e.day::text, e.at, s.name AS by, e.till, e.kind, o.number AS "order", c.name AS customer, e.note,
-                        r.number AS reverses, p.account, p.amount, p.sold, p.rate
+const JOURNAL = `SELECT e.number, e.id, e.day::text, e.at, coalesce(s.name, CASE WHEN e.link_id IS NOT NULL THEN '${BY_LINK}' END) AS by,
+                        e.till, e.kind, o.number AS "order", c.name AS customer, e.note, r.number AS reverses, p.account, p.amount, p.sold, p.rate
                    FROM ledger_entry e JOIN ledger_posting p ON p.entry_id = e.id
                    LEFT JOIN staff s ON s.id = e.by_id
                    LEFT JOIN orders o ON o.id = e.order_id

@@ -13,7 +13,7 @@ import type { WallChoice } from '@/core/wall/wall';
 import { wallSchema } from '@/core/wall/wall-schema';
 import type { Queries, Tx } from '../client';
 import { FEW, namePattern, usefulDigits } from './customers';
-import { type By, named, readRow, readRows } from './rows';
+import { type By, BY_LINK, named, readRow, readRows } from './rows';
 
 const object = <T>() => z.custom<T>((value) => typeof value === 'object' && value !== null);
 
@@ -77,6 +77,10 @@ export const agreeOrder = (tx: Tx, id: string, agreed: OrderPrice, now: Date) =>
     "UPDATE orders SET state = 'accepted', accepted_at = $2, agreed = $3, revision = revision + 1 WHERE id = $1",
     [id, now, JSON.stringify(agreed)],
   );
+
+/** The order is another now, for whoever looks at it. */
+export const touchOrder = (tx: Tx, id: string) =>
+  tx.query('UPDATE orders SET revision = revision + 1 WHERE id = $1', [id]);
 
 export const setOrderState = (tx: Tx, id: string, state: OrderRow['state']) =>
   tx.query('UPDATE orders SET state = $2, revision = revision + 1 WHERE id = $1', [id, state]);
@@ -221,7 +225,8 @@ const paymentRow = z.object({
 });
 export type PaymentRow = z.infer<typeof paymentRow>;
 
-const PAYMENT = `SELECT p.id, p.order_id, p.kind, p.method, p.amount, p.at, s.name AS by, p.note, p.reverses
+const PAYMENT = `SELECT p.id, p.order_id, p.kind, p.method, p.amount, p.at,
+                        coalesce(s.name, CASE WHEN p.link_id IS NOT NULL THEN '${BY_LINK}' END) AS by, p.note, p.reverses
                    FROM payment p LEFT JOIN staff s ON s.id = p.by_id`;
 export const paymentsOf = async (db: Queries, orderId: string) =>
   readRows(paymentRow, await db.query(`${PAYMENT} WHERE p.order_id = $1 ORDER BY p.number`, [orderId]));
@@ -237,9 +242,11 @@ const cardRow = z.object({
   amount: z.int(),
   state: z.string(),
   at: z.date(),
+  /** The link that asked at the payment page; null where the shop asked at its terminal. */
+  link_id: z.string().nullable(),
 });
 export type CardRow = z.infer<typeof cardRow>;
-const CARD = 'SELECT id, order_id, kind, amount, state, at FROM card_request';
+const CARD = 'SELECT id, order_id, kind, amount, state, at, link_id FROM card_request';
 export const cardRequest = async (db: Queries, id: string) =>
   readRow(cardRow, await db.query(`${CARD} WHERE id = $1`, [id]));
 /** Requests whose answer is not known yet. */
@@ -253,8 +260,14 @@ export const droppedCards = async (db: Queries, since: Date) =>
   readRows(cardRow, await db.query(`${CARD} WHERE state = 'dropped' AND at >= $1 ORDER BY at`, [since]));
 export const insertCard = (tx: Tx, one: Omit<CardRow, 'state'>, by: By) =>
   tx.query(
-    "INSERT INTO card_request (id, order_id, kind, amount, state, at, by_id) VALUES ($1, $2, $3, $4, 'open', $5, $6)",
-    [one.id, one.order_id, one.kind, one.amount, one.at, by],
+    "INSERT INTO card_request (id, order_id, kind, amount, state, at, by_id, link_id) VALUES ($1, $2, $3, $4, 'open', $5, $6, $7)",
+    [one.id, one.order_id, one.kind, one.amount, one.at, by, one.link_id],
+  );
+/** Questions at the payment page that are not answered. */
+export const openAtPage = async (db: Queries) =>
+  readRows(
+    cardRow,
+    await db.query(`${CARD} WHERE link_id IS NOT NULL AND state IN ('open', 'unanswered') ORDER BY at`),
   );
 export const setCard = (tx: Tx, id: string, state: string) =>
   tx.query('UPDATE card_request SET state = $2 WHERE id = $1', [id, state]);

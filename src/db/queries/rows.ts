@@ -3,6 +3,8 @@ import { z } from 'zod';
 
 /** Who did something: a person's id, or null for the program itself. */
 export type By = string | null;
+/** Who asks by a customer's link, where a name is shown. */
+export const BY_LINK = 'By link';
 /** The name of that person, as a join finds it. */
 export const named = z
   .string()

@@ -1,6 +1,7 @@
 'use client';
 /** An order that was agreed: as it was agreed, and where its pieces are now. Nothing can be changed here. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
@@ -14,9 +15,12 @@ import { Drawings } from './drawings';
 import { PieceTabs, piecePanel } from './piece-tabs';
 import { Tape, Totals } from './tape';
 
+const LinkDialog = dynamic(() => import('./link-dialog').then((file) => file.LinkDialog), { loading: () => null });
+
 export function AgreedOrder({ order: first }: { order: OrderView }) {
   const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
   const [active, setActive] = useState(0);
+  const [links, setLinks] = useState(false);
   const piece = order.pieces[active]!;
   const job = order.jobs[active];
   return (
@@ -91,11 +95,23 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
               {AGREED.ticket}
             </Button>
           )}
+          {order.state === 'accepted' && (
+            <Button variant="outlined" onClick={() => setLinks(true)}>
+              {DESK.link}
+            </Button>
+          )}
           <Button variant="contained" href={`/collect/${order.number}`}>
             {AGREED.moneyAndHandOver}
           </Button>
         </div>
       </section>
+      {links && (
+        <LinkDialog
+          order={{ id: order.id, number: order.number, revision: order.revision, customer: order.customer.name }}
+          warnings={[]}
+          onClose={() => setLinks(false)}
+        />
+      )}
     </main>
   );
 }

@@ -11,21 +11,26 @@ import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import type { WallChoice } from '@/core/wall/wall';
-import { type DeskState, edited, moved } from './desk-state';
+import { type DeskState, committed, edited, moved } from './desk-state';
 import { type Draft, commitLength, newPiece, typeLength } from './draft';
 
 type SetState = Dispatch<SetStateAction<DeskState>>;
 
 export function useDeskActions(setState: SetState, clearIssues: () => void, shop: ShopView, unit: Unit) {
   return useMemo(() => {
-    const edit = (make: (draft: Draft, active: number) => Edit, join = false) => {
+    type Make = (draft: Draft, active: number) => Edit;
+    const everywhere = (make: Make): Make => (now, index) => inAll(now, ['pieces', index], make(now, index));
+    const edit = (make: Make, join = false) => {
       clearIssues();
-      setState((before) => edited(before, (now, index) => inAll(now, ['pieces', index], make(now, index)), join));
+      setState((before) => edited(before, everywhere(make), join));
     };
     const inPiece = (index: number, path: Path): Path => ['pieces', index, 'design', ...path];
     return {
       type: (path: Path, text: string) => edit((now, index) => typeLength(now, index, path, text, unit), true),
-      commit: (path: Path) => edit((now, index) => commitLength(now, index, path, unit), true),
+      commit: (path: Path) => {
+        clearIssues();
+        setState((before) => committed(before, everywhere((now, index) => commitLength(now, index, path, unit))));
+      },
       put: (path: Path, value: unknown, join = false) =>
         edit((now, index) => set(now, inPiece(index, path), value), join),
       /** The piece built another way. */

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { KeptDraftView, OrderView } from '@/contract/views';
 import { begin, change, set, undo } from '@/core/design/edit';
+import { inches } from '@/core/units/length';
 import { exampleDesign, shopView } from '../../../tests/shop';
-import { activeOf, edited, firstState, moved, withBrowser } from './desk-state';
-import { type Draft, newDraft } from './draft';
+import { activeOf, committed, edited, firstState, moved, withBrowser } from './desk-state';
+import { type Draft, commitLength, newDraft, typeLength } from './draft';
 import type { Kept } from './keep';
 
 const fresh = newDraft(shopView, '2031-05-05');
@@ -102,5 +103,25 @@ describe('a change', () => {
     expect(activeOf(state)).toBe(1);
     const history = change(state.history, set(two, ['pieces'], two.pieces.slice(0, 1)), false);
     expect(activeOf({ ...state, history })).toBe(0);
+  });
+});
+
+describe('a text that leaves its field', () => {
+  const WIDTH = ['piece', 'width'];
+  const start = firstState(order, null, fresh);
+  const typed = edited(start, (now, index) => typeLength(now, index, WIDTH, '10', 'in'), true);
+
+  it('changes nothing of an order that was saved while it stood there', () => {
+    const saved = { ...typed, saved: typed.history.now };
+    const left = committed(saved, (now, index) => commitLength(now, index, WIDTH, 'in'));
+    expect(left.history.now.pieces[0]!.typed).toEqual({});
+    expect([left.saved === left.history.now, left.version]).toEqual([true, saved.version]);
+  });
+
+  it('leaves one that was not saved as it is: changed', () => {
+    const left = committed(typed, (now, index) => commitLength(now, index, WIDTH, 'in'));
+    expect(left.history.now.pieces[0]!.design.piece.width).toBe(inches(10));
+    expect([left.saved === left.history.now, left.version]).toEqual([false, typed.version + 1]);
+    expect(committed(left, () => [])).toBe(left);
   });
 });

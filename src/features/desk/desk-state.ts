@@ -48,5 +48,12 @@ export function edited(state: DeskState, make: (draft: Draft, active: number) =>
   const history = change(state.history, make(state.history.now, activeOf(state)), join);
   return history === state.history ? state : { ...state, history, version: state.version + 1 };
 }
+/** A text that was read leaves its field; the order says what it said before, so what was saved stays saved. */
+export function committed(state: DeskState, make: (draft: Draft, active: number) => Edit): DeskState {
+  const after = edited(state, make, true);
+  return after !== state && state.history.now === state.saved
+    ? { ...after, saved: after.history.now, version: state.version }
+    : after;
+}
 export const moved = (state: DeskState, history: History<Draft>): DeskState =>
   history === state.history ? state : { ...state, history, version: state.version + 1 };

@@ -25,17 +25,29 @@ const CustomerDialog = dynamic(() => import('./customer').then((file) => file.Cu
 const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
+const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
-function Foot({ desk, number, onAccept }: { desk: Desk; number: number | undefined; onAccept: () => void }) {
+interface FootProps {
+  readonly desk: Desk;
+  readonly number: number | undefined;
+  readonly onAccept: () => void;
+  readonly onLink: () => void;
+}
+function Foot({ desk, number, onAccept, onLink }: FootProps) {
   const clean = number !== undefined && !desk.dirty;
   const refused = desk.shown.some((shown) => shown.worked?.cautions.some((caution) => caution.level === 'refuse'));
   return (
     <div className={styles.foot}>
       {clean ? (
-        <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank">
-          {DESK.printQuote}
-        </Button>
+        <>
+          <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank">
+            {DESK.printQuote}
+          </Button>
+          <Button variant="outlined" onClick={onLink}>
+            {DESK.link}
+          </Button>
+        </>
       ) : (
         <Button variant="outlined" disabled={desk.busy} onClick={() => void desk.save()} title={DESK.saveKey}>
           {DESK.saveQuote}
@@ -105,7 +117,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const [open, setOpen] = useState(0);
   const [beside, setBeside] = useState<'compare' | 'wall' | undefined>();
   const [turned, turn] = useTurned();
-  const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | undefined>();
+  const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | 'link' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
   // While a measure is missing or cannot be read, what is shown is of the last ones that could.
@@ -230,7 +242,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
               floor={shop.marginFloor}
               currency={shop.currency}
             />
-            <Foot desk={desk} number={order?.number} onAccept={() => setDialog('accept')} />
+            <Foot
+              desk={desk}
+              number={order?.number}
+              onAccept={() => setDialog('accept')}
+              onLink={() => setDialog('link')}
+            />
           </section>
         </>
       )}
@@ -254,6 +271,9 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
             setDialog(undefined);
           }}
         />
+      )}
+      {dialog === 'link' && order && (
+        <DeskLink desk={desk} number={order.number} onClose={() => setDialog(undefined)} />
       )}
       {dialog === 'accept' && <AcceptDialog desk={desk} onClose={() => setDialog(undefined)} />}
     </main>

@@ -31,10 +31,8 @@ const AccountNumbers = dynamic(() => import('./account-numbers').then((file) => 
 const Custody = dynamic(() => import('./custody').then((file) => file.Custody), { loading: () => null });
 
 type Listed = 'places' | 'lockedPlaces';
-type Typed = Record<
-  Counted | Weekday | Listed | 'currency' | 'valueLimit' | 'pieceTerms' | `account-${Account}`,
-  string
->;
+type Told = 'pieceTerms' | 'contact' | 'quoteTerms';
+type Typed = Record<Counted | Weekday | Listed | Told | 'currency' | 'valueLimit' | `account-${Account}`, string>;
 const linesOf = (text: string) => [
   ...new Set(
     text
@@ -65,6 +63,8 @@ const typedOf = (settings: ShopSettings): Typed => ({
   places: settings.places.join('\n'),
   lockedPlaces: settings.lockedPlaces.join('\n'),
   pieceTerms: settings.pieceTerms,
+  contact: settings.contact,
+  quoteTerms: settings.quoteTerms,
   ...typedAccounts(settings),
   ...typedWeek(settings.open),
 });
@@ -123,6 +123,8 @@ function SettingsForm({ view, onSaved }: { view: SettingsView; onSaved: () => vo
         places: linesOf(typed.places),
         lockedPlaces: linesOf(typed.lockedPlaces),
         pieceTerms: typed.pieceTerms.trim(),
+        contact: typed.contact.trim(),
+        quoteTerms: typed.quoteTerms.trim(),
         open,
         closed,
       } as unknown as ShopSettings;

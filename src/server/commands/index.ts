@@ -1,5 +1,6 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
+import { answerQuestion, linkAccept, linkAsk, linkChoose, linkPay, makeLink, takeLinkBack } from './links';
 import { finalCheck, hold, moveStep, release } from './bench';
 import { addCustomer, editCustomer, forget, importCustomers, mergeCustomers } from './customers';
 import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
@@ -47,6 +48,13 @@ export const handlers: Handlers = {
   'sign-record': signRecord,
   'save-quote': saveQuote,
   'accept-order': acceptOrder,
+  'make-link': makeLink,
+  'withdraw-link': takeLinkBack,
+  'answer-question': answerQuestion,
+  'link-choose': linkChoose,
+  'link-ask': linkAsk,
+  'link-accept': linkAccept,
+  'link-pay': linkPay,
   'cancel-order': cancelOrder,
   'take-cash': takeCash,
   'take-transfer': takeTransfer,

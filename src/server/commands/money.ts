@@ -19,6 +19,7 @@ import {
 import type { AuditEntry } from '@/db/queries/door';
 import type { Context, Handler } from '../door';
 import { dayOf } from '../clock';
+import { insertLinkEvent } from '@/db/queries/links';
 import { accountOf, book, paidOf } from '../ledger';
 
 interface Found {
@@ -154,7 +155,11 @@ export const askCard: Handler<'ask-card'> = async (tx, { orderId, requestId, amo
     return bad(issue('payment-above-balance', { amount, balance: order.value.balance }, 'amount'));
   const refusal = lessThanDeposit(order.value, amount, less, context);
   if (refusal) return refusal;
-  await insertCard(tx, { id: requestId, order_id: orderId, kind: kindFor(order.value), amount, at: now }, by);
+  await insertCard(
+    tx,
+    { id: requestId, order_id: orderId, kind: kindFor(order.value), amount, at: now, link_id: null },
+    by,
+  );
   return good({
     audit: [{ what: 'card asked', entity: 'order', entityId: orderId, after: { requestId, amount, ...why(less) } }],
     touched: [`order:${orderId}`],
@@ -176,8 +181,17 @@ export const cardAnswer: Handler<'card-answer'> = async (tx, { requestId, answer
     const amount = money(request.amount);
     const postings = await postingsFor(tx, { order, account, balance: owed(account) }, 'card', amount, context);
     const note = late ? 'approved after the question was dropped' : '';
-    await book(tx, context, { id: requestId, kind: request.kind, orderId: order.id, note }, postings);
+    const entry = { id: requestId, kind: request.kind, orderId: order.id, note };
+    const link = request.link_id;
+    if (link === null) await book(tx, context, entry, postings);
+    else await book(tx, { ...context, by: null, link }, { ...entry, till: null }, postings);
   }
+  if (request.link_id !== null && answer !== 'unanswered')
+    await insertLinkEvent(tx, request.link_id, {
+      at: context.now,
+      what: answer === 'approved' ? 'paid' : 'not paid',
+      detail: { amount: request.amount },
+    });
   return good({
     result: { state: answer },
     audit: [

@@ -50,7 +50,7 @@ export async function freshOrder(tx: Tx, id: string, revision: number): Promise<
 const HUNDRED = 100;
 const shopOf = ({ settings, catalogue, prices }: ShopData) => ({ settings, catalogue, prices });
 
-async function workPieces(
+export async function workPieces(
   tx: Tx,
   { app }: Context,
   pieces: readonly { id: string; design: Design }[],
@@ -186,7 +186,8 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   });
 };
 
-const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons: Record<string, string>) =>
+/** What stands in the way of agreeing to these pieces: what is refused, and warnings that nobody gave a reason for. */
+export const refusals = (worked: readonly WorkedOut[], ids: readonly string[], reasons: Record<string, string>) =>
   worked.flatMap((piece, index) =>
     piece.cautions.flatMap((caution) => {
       const path = `pieces.${index}.${caution.path}`;
@@ -233,7 +234,7 @@ async function makeJob(
   pieceId: string,
   worked: WorkedOut,
   reasons: Record<string, string>,
-  { now, by }: Context,
+  { now, by, link }: Context,
 ) {
   const own = Object.fromEntries(
     Object.entries(reasons).flatMap(([key, reason]) =>
@@ -251,7 +252,7 @@ async function makeJob(
       waits: step.waits ?? null,
     });
   }
-  await insertEvent(tx, pieceId, { at: now, by, what: 'accepted', step: null, detail: own });
+  await insertEvent(tx, pieceId, { at: now, by, what: 'accepted', step: null, detail: own, link });
 }
 
 export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revision, total, reasons }, context) => {

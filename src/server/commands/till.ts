@@ -121,11 +121,11 @@ export async function expectedOf(tx: Tx, { till, after_entry }: TillDayRow) {
 
 /** How long a question that was dropped may still turn out to have been approved. */
 const ASKED_AGAIN_DAYS = 7;
-/** Before a count the terminal is asked what became of the questions that were dropped. */
+/** Before a count the terminal and the payment page are asked what became of the questions that were dropped. */
 export const readyCount: Readying<'count-till'> = async (_payload, { app, now }) => {
   const approved: string[] = [];
-  for (const { id } of await droppedCards(app.db, daysAfter(now, -ASKED_AGAIN_DAYS)))
-    if ((await app.terminal.found(id)) === 'approved') approved.push(id);
+  for (const { id, link_id: link } of await droppedCards(app.db, daysAfter(now, -ASKED_AGAIN_DAYS)))
+    if ((await (link === null ? app.terminal : app.paymentPage).found(id)) === 'approved') approved.push(id);
   return good(approved);
 };
 

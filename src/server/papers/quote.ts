@@ -1,26 +1,22 @@
 /** The quote, and after the yes the order on paper: each piece drawn, its lines, the total, the deposit, until when. */
 import type { OrderView, ShopView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
-import { scoped } from '@/core/jobs/scope';
-import { catalogueOf } from '@/core/materials';
-import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
-import { defaultSettings } from '@/core/settings';
-import type { Unit } from '@/core/units/length';
-import { good } from '@/core/issue';
+import type { OrderPrice } from '@/core/pricing/order-price';
+import type { Length, Unit } from '@/core/units/length';
 import { formatMoney } from '@/core/units/money';
-import { type WorkedOut, workOut } from '@/core/work-out';
-import { buildName } from '@/words/builds';
-import { scopeName } from '@/words/build-parts';
-import { KIND_NAMES, LINE_NAMES, dayName, hangingText } from '@/words/materials';
+import type { WorkedOut } from '@/core/work-out';
+import { LINE_NAMES, dayName } from '@/words/materials';
+import { QUOTE } from '@/words/screens/papers';
+import { type Alternative, alternativesOf, madeOf, notIncluded, orderPriceOf, resultsOf, toldOf } from '../offer';
 import { type Bytes, NO_BYTES, SOFT, Sheet } from './sheet';
 import { suppliedNames } from './supplied';
-import { QUOTE } from '@/words/screens/papers';
 
 const LEFT = 18;
 
-function head(sheet: Sheet, order: OrderView, shop: string): void {
+function head(sheet: Sheet, order: OrderView, shop: ShopView): void {
   const right = sheet.width - LEFT;
-  sheet.text(shop, LEFT, 24, { size: 15, weight: 'heavy' });
+  sheet.text(shop.name, LEFT, 24, { size: 15, weight: 'heavy' });
+  sheet.text(shop.contact.split('\n').join(' · '), LEFT, 28.5, { size: 9, colour: SOFT });
   sheet.text(order.state === 'quoted' ? QUOTE.quote : QUOTE.order, right, 24, {
     size: 15,
     weight: 'bold',
@@ -42,22 +38,6 @@ function head(sheet: Sheet, order: OrderView, shop: string): void {
 
 const TALL = 68;
 
-/** What somebody could think is in the price, and is not. */
-function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut): string[] {
-  const { frame, assembled, delivered } = scoped(design.scope, design.build);
-  return [
-    !frame && QUOTE.aFrame,
-    frame && stack.layers.every((layer) => layer.group !== 'glazing') && QUOTE.glazing,
-    assembled === 'customer' && QUOTE.assembly,
-    frame && !hanging && QUOTE.hangers,
-    !delivered && QUOTE.delivery,
-  ].filter((one) => one !== false);
-}
-
-interface Alternative {
-  readonly letter: string;
-  readonly worked: WorkedOut;
-}
 const SMALL = { w: 26, h: 30 } as const;
 /** The other designs that can be chosen instead, each with its picture and price; nothing of them is in the total. */
 function alternatives(
@@ -92,35 +72,13 @@ function piece(
   others: readonly Alternative[],
 ): number {
   const right = sheet.width - LEFT;
-  const { resolved, sizes, price } = worked;
-  const outside = sizes.outside ?? sizes.package;
+  const { resolved, price } = worked;
   sheet.scene(frontScene(worked, true, pictures), LEFT - 3, top, 54, 60, 8);
   const x = LEFT + 58;
   sheet.text(resolved.design.piece.title || QUOTE.piece(index + 1), x, top + 5, { size: 13.5, weight: 'bold' });
-  sheet.text(
-    (scoped(resolved.design.scope, resolved.design.build).frame ? QUOTE.outside : QUOTE.unframed)(
-      buildName(resolved.design.build),
-      resolved.moulding.name,
-      sheet.length(outside.w, { bare: true, fine: false }),
-      sheet.length(outside.h, { fine: false }),
-    ),
-    x,
-    top + 10.5,
-    { size: 10 },
-  );
-  const { piece: it, scope } = resolved.design;
-  const own = QUOTE.ofPiece(
-    (KIND_NAMES[it.kind] ?? it.kind).toLowerCase(),
-    sheet.length(it.width, { bare: true, fine: false }),
-    sheet.length(it.height, { fine: false }),
-  );
-  const told = [
-    ...(resolved.design.build === 'mirror' ? [] : [own]),
-    scopeName(scope ?? 'ready to hang').toLowerCase(),
-    ...suppliedNames(worked),
-    hangingText(worked.hanging).toLowerCase(),
-  ].join('; ');
-  let y = sheet.paragraph(told, x, top + 15, right - x, { size: 10, colour: SOFT }) + 2.4;
+  const write = (length: Length, bare = false) => sheet.length(length, { bare, fine: false });
+  sheet.text(madeOf(worked, write), x, top + 10.5, { size: 10 });
+  let y = sheet.paragraph(toldOf(worked, write), x, top + 15, right - x, { size: 10, colour: SOFT }) + 2.4;
   const row = (name: string, amount: string, weight: 'text' | 'bold' = 'text') => {
     sheet.text(name, x, y, { size: 10.5, weight });
     sheet.text(amount, right, y, { size: 10.5, weight, align: 'right' });
@@ -140,7 +98,7 @@ function piece(
   return Math.max(top + TALL, y + 6);
 }
 
-function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, currency: string): void {
+function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, currency: string): number {
   const right = sheet.width - LEFT;
   const x = LEFT + 58;
   let y = top + 4;
@@ -160,26 +118,39 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, 
     row(QUOTE.paid, formatMoney(order.paid as never));
     row(QUOTE.balance, formatMoney((price.total - order.paid) as never));
   }
+  return y;
 }
 
-/** The result of each piece: as agreed, or as the books are now. */
-export function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
-  const books = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists), prices: shop.prices };
-  return order.pieces.flatMap((one) => {
-    if (one.agreed) return [one.agreed];
-    const result = workOut(one.design, books);
-    return result.ok ? [result.value] : [];
-  });
+const SIGN = 22;
+/** What holds for it, and where the customer signs who agrees on paper; on another page where it does not fit. */
+function terms(sheet: Sheet, order: OrderView, text: string, top: number): void {
+  const [from, to] = [LEFT, sheet.width - LEFT];
+  const lines = [...text.split('\n').filter(Boolean), QUOTE.sizesAreThoseOf];
+  const style = { size: 9, colour: SOFT };
+  const tall = lines.reduce(
+    (total, line) => total + sheet.lines(line, to - from, style).length * Sheet.lead(style.size) + 1,
+    0,
+  );
+  const signs = order.state === 'quoted' ? SIGN : 0;
+  let y = top;
+  if (y + tall + signs > sheet.height - 12) {
+    sheet.newPage();
+    y = 24;
+  }
+  // At the foot of the page, as far down as it goes.
+  y = Math.max(y, sheet.height - 12 - tall - signs);
+  sheet.rule(y - 4, { from, to });
+  for (const line of lines) y = sheet.paragraph(line, from, y, to - from, style) + 1;
+  if (signs === 0) return;
+  y += SIGN - 6;
+  for (const [name, x, wide] of [
+    [QUOTE.agreed, from, 84],
+    [QUOTE.day, from + 92, 40],
+  ] as const) {
+    sheet.rule(y, { from: x, to: x + wide, colour: '#20272b' });
+    sheet.text(name, x, y + 4, { size: 9, colour: SOFT });
+  }
 }
-
-/** The other designs that are still compared and can be made. */
-const alternativesOf = ({ others = [] }: OrderView['pieces'][number], shop: ShopView): Alternative[] => {
-  const books = { settings: defaultSettings(shop.homeUnit), catalogue: catalogueOf(shop.lists), prices: shop.prices };
-  return others.flatMap(({ letter, design, declined }) => {
-    const result = declined ? undefined : workOut(design, books);
-    return result?.ok ? [{ letter, worked: result.value }] : [];
-  });
-};
 
 /** Undefined when a piece of the quote can no longer be made as it was chosen. */
 export async function quotePaper(
@@ -190,17 +161,12 @@ export async function quotePaper(
 ): Promise<Uint8Array | undefined> {
   const results = resultsOf(order, shop);
   if (results.length !== order.pieces.length) return undefined;
-  const priced = order.agreed
-    ? good(order.agreed)
-    : priceOrder(
-        results.map((one) => one.price!),
-        shop.prices,
-      );
+  const priced = orderPriceOf(order, results, shop);
   if (!priced.ok) return undefined;
   const price = priced.value;
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, QUOTE.quote2(order.number));
   sheet.photos = photos;
-  head(sheet, order, shop.name);
+  head(sheet, order, shop);
   let y = 50;
   for (const [index, worked] of results.entries()) {
     const others = order.state === 'quoted' ? alternativesOf(order.pieces[index]!, shop) : [];
@@ -214,7 +180,7 @@ export async function quotePaper(
     sheet.newPage();
     y = 26;
   }
-  totals(sheet, order, price, y + 4, shop.currency);
-  sheet.text(QUOTE.sizesAreThoseOf, LEFT, sheet.height - 12, { size: 9, colour: SOFT });
+  y = totals(sheet, order, price, y + 4, shop.currency);
+  terms(sheet, order, shop.quoteTerms, y + 4);
   return sheet.done();
 }

@@ -8,7 +8,7 @@ import { weightText } from '@/core/units/weight';
 import { hooksOf, placed } from '@/core/wall/hung';
 import { SET_GAP } from '@/core/wall/wall';
 import { SET_CARD } from '@/words/screens/wall';
-import { resultsOf } from './quote';
+import { resultsOf } from '../offer';
 import { type Bytes, SOFT, Sheet } from './sheet';
 
 const LEFT = 18;

@@ -19,6 +19,7 @@ export const DESK = {
   redoKey: 'Ctrl Y',
   promisedFor: 'Promised for',
   promisedForDay: (day: string) => `Promised for ${day}: choose another day`,
+  link: 'Link',
   printQuote: 'Print quote',
   saveQuote: 'Save quote',
   saveKey: 'Save the quote, Ctrl S',

@@ -92,6 +92,8 @@ export const QUOTE = {
   depositWhenYouSay: 'Deposit when you say yes',
   paid: 'Paid',
   balance: 'Balance',
+  agreed: 'Agreed, name and signature',
+  day: 'Day',
   quote2: (number: number) => `Quote ${number}`,
   sizesAreThoseOf: 'Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.',
 } as const;

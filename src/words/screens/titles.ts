@@ -8,6 +8,7 @@ export const TITLES = {
   customers: 'Customers',
   piece: 'Photos and condition',
   desk: 'Desk',
+  link: 'Your quote',
   lists: 'Lists',
   materials: 'Materials',
   matCutter: 'Mat cutter',
