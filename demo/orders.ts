@@ -5,6 +5,8 @@ import type { PieceKind } from '@/core/design/common';
 import { inches } from '@/core/units/length';
 
 export interface DemoPiece {
+  /** Mouldings of the other designs that were laid beside it. */
+  readonly instead?: readonly string[];
   readonly title: string;
   readonly kind: PieceKind;
   readonly size: readonly [width: string, height: string];
@@ -26,6 +28,8 @@ export interface DemoOrder {
   readonly pieces: readonly DemoPiece[];
   readonly hold?: { readonly reason: string; readonly who: 'customer' | 'supplier' | 'conservator' | 'shop' };
   readonly failed?: string;
+  /** What the customer asked by the link that they were sent. */
+  readonly asked?: string;
   /** Joined last, two hours ago: its glue still cures. */
   readonly glued?: true;
   readonly paid?: 'deposit' | 'all' | 'on account';
@@ -249,7 +253,8 @@ export const ORDERS: readonly DemoOrder[] = [
     ago: 2,
     promisedIn: 13,
     progress: 'quoted',
-    pieces: [piece('Lamp oil ledger', 'drawing', ['9 3/4', '14 1/4'], 'FUL-33')],
+    pieces: [piece('Lamp oil ledger', 'drawing', ['9 3/4', '14 1/4'], 'FUL-33', { instead: ['GAN-36', 'GAN-35'] })],
+    asked: 'Would the gold one be ready for the 12th as well?',
   },
   {
     customer: 9,

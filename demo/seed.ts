@@ -18,6 +18,8 @@ import { type Design, newDesign } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import { inches, length } from '@/core/units/length';
+import { LETTERS } from '@/core/design/candidates';
+import { newToken } from '@/core/links/link';
 import { mustParseLength } from '@/core/units/parse-length';
 import type { Tx } from '@/db/client';
 import { getShop, insertShop, putMouldings } from '@/db/queries/books';
@@ -110,6 +112,15 @@ class Teller {
   }
 }
 
+/** The quote was sent as a link, and something asked by it the day after. */
+async function askedByLink(tell: Teller, orderId: string, text: string): Promise<void> {
+  const linkId = crypto.randomUUID();
+  const revision = await tell.revision(orderId);
+  await tell.do('make-link', { linkId, orderId, revision, token: newToken(), reasons: {} });
+  tell.at = daysAfter(tell.at, 1);
+  await tell.do('link-ask', { linkId, text });
+}
+
 type DemoJob = { readonly id: string; readonly design: Design };
 /** The steps of a piece up to and with its final check. */
 function stepsOf(tell: Teller, { design }: DemoJob): StepKey[] {
@@ -191,7 +202,14 @@ async function tellOrder(
   drawn: DrawnPhotos,
 ): Promise<void> {
   const orderId = crypto.randomUUID();
-  const pieces = order.pieces.map((piece) => ({ id: crypto.randomUUID(), design: designOf(piece) }));
+  const pieces = order.pieces.map((piece) => {
+    const { instead = [] } = piece;
+    const others = instead.map((moulding, index) => ({
+      letter: LETTERS[index + 1]!,
+      design: designOf({ ...piece, moulding }),
+    }));
+    return { id: crypto.randomUUID(), design: designOf(piece), ...(others.length > 0 ? { others } : {}) };
+  });
   tell.at = daysAfter(now, -order.ago);
   tell.by = order.customer % 2 === 0 ? 'Ines' : 'Tobin';
   await tell.do('save-quote', {
@@ -203,6 +221,7 @@ async function tellOrder(
   });
   await takeIn(tell, pieces, drawn);
   const { progress } = order;
+  if (order.asked !== undefined) await askedByLink(tell, orderId, order.asked);
   if (progress === 'quoted' || progress === 'expired') return;
   if (progress === 'cancelled') return tell.do('cancel-order', { orderId, revision: 1, reason: 'Sold the drawing' });
 

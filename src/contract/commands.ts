@@ -237,6 +237,8 @@ export const commands = {
     }),
     secret: ['pin'],
   },
+  /** An open quote once more, at today's prices. */
+  're-quote': { roles: COUNTER, payload: z.strictObject({ orderId: id, revision }) },
   'accept-order': {
     roles: COUNTER,
     payload: z.object({

@@ -5,6 +5,7 @@ import type { Role } from './commands';
 type Place = readonly [name: string, href: PageName];
 const IN_THE_BAR: readonly Place[] = [
   ['Desk', '/desk'],
+  ['Quotes', '/quotes'],
   ['Board', '/board'],
   ['Bench', '/bench'],
   ['Rack', '/rack'],

@@ -1,5 +1,4 @@
 /** What somebody takes off a price needs an owner above their own limit, for that order only. */
-import type { Payload } from '@/contract/commands';
 import type { Design } from '@/core/design/design';
 import { type Outcome, bad, good, issue } from '@/core/issue';
 import { reductionOf } from '@/core/pricing/reduction';
@@ -14,10 +13,10 @@ const shareOf = (worked: WorkedOut | undefined): number => (worked?.price ? redu
 /** Refused where a piece gives away more than the person may, more than it did before, and no owner said yes. */
 export async function withinLimit(
   tx: Tx,
-  pieces: Payload<'save-quote'>['pieces'],
-  worked: readonly WorkedOut[],
+  pieces: readonly { readonly id: string; readonly design: Design }[],
+  worked: readonly (WorkedOut | undefined)[],
   /** What each piece gave away as it was saved before. */
-  before: ReadonlyMap<string, WorkedOut>,
+  before: ReadonlyMap<string, WorkedOut | undefined>,
   { by, role, ready }: Context,
 ): Promise<Outcome<undefined>> {
   const unexplained = pieces.findIndex(({ design }) => design.discount?.reason.trim() === '');

@@ -33,6 +33,9 @@ ALTER TABLE job_event    ADD COLUMN link_id uuid REFERENCES order_link (id);
 ALTER TABLE ledger_entry ADD COLUMN link_id uuid REFERENCES order_link (id);
 ALTER TABLE card_request ADD COLUMN link_id uuid REFERENCES order_link (id);
 
+-- What a quote came to when it was saved, with tax; null for those of before.
+ALTER TABLE orders ADD COLUMN quoted_total bigint CHECK (quoted_total >= 0);
+
 DROP VIEW payment;
 -- What came for an order and went back, by its means.
 CREATE VIEW payment AS

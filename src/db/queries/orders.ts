@@ -6,6 +6,7 @@ import { letterSchema } from '@/core/design/candidates-schema';
 import { designSchema } from '@/core/design/schema';
 import type { OrderPrice } from '@/core/pricing/order-price';
 import { MEANS } from '@/core/ledger/accounts';
+import { LINK_EVENTS } from '@/core/links/link';
 import { type Agreed, readAgreed } from '@/core/agreed';
 import { upgradedDesign } from '@/core/design/upgrades';
 import { money } from '@/core/units/money';
@@ -67,6 +68,46 @@ export const updateQuote = (
   tx.query(
     'UPDATE orders SET customer_id = $2, promised = $3, edition = $4, quote_until = $5, quoted_at = $6, revision = revision + 1 WHERE id = $1',
     [one.id, one.customer_id, one.promised, one.edition, one.quote_until, one.quoted_at],
+  );
+
+/** What a quote comes to, with tax. */
+export const setQuotedTotal = (tx: Tx, id: string, total: number) =>
+  tx.query('UPDATE orders SET quoted_total = $2 WHERE id = $1', [id, total]);
+
+const quoteRow = z.object({
+  id: z.string(),
+  number: z.int(),
+  revision: z.int(),
+  customer: z.string(),
+  phone: z.string(),
+  quoted_at: z.date(),
+  quote_until: z.string(),
+  edition: z.int(),
+  total: z.int().nullable(),
+  titles: z.string(),
+  pieces: z.int(),
+  /** What happened last by a link to it. */
+  last: z.object({ what: z.enum(LINK_EVENTS), at: z.string() }).nullable(),
+  linked: z.boolean(),
+});
+export type QuoteRow = z.infer<typeof quoteRow>;
+/** So many open quotes that held on that day or later, those that run out first before the others. */
+export const quotesFrom = async (db: Queries, day: string, most: number): Promise<QuoteRow[]> =>
+  readRows(
+    quoteRow,
+    await db.query(
+      `SELECT o.id, o.number, o.revision, c.name AS customer, c.phone, o.quoted_at, o.quote_until::text, o.edition,
+              o.quoted_total AS total,
+              coalesce((SELECT string_agg(nullif(p.design -> 'piece' ->> 'title', ''), ', ' ORDER BY p.position) FROM piece p WHERE p.order_id = o.id), '') AS titles,
+              (SELECT count(*)::int FROM piece p WHERE p.order_id = o.id) AS pieces,
+              (SELECT jsonb_build_object('what', e.what, 'at', e.at) FROM link_event e JOIN order_link l ON l.id = e.link_id
+                WHERE l.order_id = o.id AND e.what NOT IN ('made', 'withdrawn') ORDER BY e.id DESC LIMIT 1) AS last,
+              EXISTS (SELECT 1 FROM order_link l WHERE l.order_id = o.id AND l.withdrawn_at IS NULL) AS linked
+         FROM orders o JOIN customer c ON c.id = o.customer_id
+        WHERE o.state = 'quoted' AND o.quote_until >= $1
+        ORDER BY o.quote_until, o.number LIMIT $2`,
+      [day, most],
+    ),
   );
 
 export const setWall = (tx: Tx, id: string, wall: WallChoice) =>

@@ -19,7 +19,10 @@ type SetState = Dispatch<SetStateAction<DeskState>>;
 export function useDeskActions(setState: SetState, clearIssues: () => void, shop: ShopView, unit: Unit) {
   return useMemo(() => {
     type Make = (draft: Draft, active: number) => Edit;
-    const everywhere = (make: Make): Make => (now, index) => inAll(now, ['pieces', index], make(now, index));
+    const everywhere =
+      (make: Make): Make =>
+      (now, index) =>
+        inAll(now, ['pieces', index], make(now, index));
     const edit = (make: Make, join = false) => {
       clearIssues();
       setState((before) => edited(before, everywhere(make), join));
@@ -29,7 +32,12 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
       type: (path: Path, text: string) => edit((now, index) => typeLength(now, index, path, text, unit), true),
       commit: (path: Path) => {
         clearIssues();
-        setState((before) => committed(before, everywhere((now, index) => commitLength(now, index, path, unit))));
+        setState((before) =>
+          committed(
+            before,
+            everywhere((now, index) => commitLength(now, index, path, unit)),
+          ),
+        );
       },
       put: (path: Path, value: unknown, join = false) =>
         edit((now, index) => set(now, inPiece(index, path), value), join),

@@ -41,8 +41,8 @@ function Foot({ desk, number, onAccept, onLink }: FootProps) {
     <div className={styles.foot}>
       {clean ? (
         <>
-          <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank">
-            {DESK.printQuote}
+          <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank" aria-label={DESK.printQuote}>
+            {DESK.print}
           </Button>
           <Button variant="outlined" onClick={onLink}>
             {DESK.link}

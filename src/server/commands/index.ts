@@ -9,7 +9,7 @@ import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
 import { handOver } from './hand-over';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash, takeTransfer, takeVoucher } from './money';
-import { acceptOrder, readyQuote, saveQuote } from './orders';
+import { acceptOrder, reQuote, readyQuote, saveQuote } from './orders';
 import {
   addStaff,
   changePin,
@@ -47,6 +47,7 @@ export const handlers: Handlers = {
   'take-in': takeIn,
   'sign-record': signRecord,
   'save-quote': saveQuote,
+  're-quote': reQuote,
   'accept-order': acceptOrder,
   'make-link': makeLink,
   'withdraw-link': takeLinkBack,

@@ -2,7 +2,8 @@
 import { createHash } from 'node:crypto';
 import { LINK_DAYS, MOST_QUESTIONS, linkState } from '@/core/links/link';
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { workOut } from '@/core/work-out';
+import { priceOrder } from '@/core/pricing/order-price';
+import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Tx } from '@/db/client';
 import { type LinkRow, countOf, insertLink, insertLinkEvent, lockLink, withdrawLink } from '@/db/queries/links';
 import {
@@ -13,12 +14,14 @@ import {
   type OtherRow,
   piecesOf,
   putPieces,
+  setQuotedTotal,
   touchOrder,
 } from '@/db/queries/orders';
 import { dayOf, daysAfter } from '../clock';
 import type { Handler } from '../door';
 import { accountOf, paidOf } from '../ledger';
-import { standing } from '../quotes';
+import { type Standing, standing } from '../quotes';
+import type { ShopData } from '../app-context';
 import { acceptOrder, freshOrder, refusals, workPieces } from './orders';
 
 export const hashOfToken = (token: string): string => createHash('sha256').update(token).digest('hex');
@@ -106,6 +109,21 @@ function stillOffered(order: OrderRow, revision: number, now: Date): Outcome<und
   return dayOf(now) > order.quote_until ? bad(issue('quote-over', { day: order.quote_until })) : good(undefined);
 }
 
+/** What the order comes to with that piece as it is chosen now; undefined where another cannot be worked out. */
+function worthOf(
+  designs: Standing['designs'],
+  { pieceId, chosen }: { pieceId: string; chosen: WorkedOut },
+  books: ShopData,
+): number | undefined {
+  const prices = designs.flatMap(({ id, design }) => {
+    const worked = id === pieceId ? chosen : resultIn(workOut(design, books));
+    return worked?.price ? [worked.price] : [];
+  });
+  if (prices.length < designs.length) return undefined;
+  return resultIn(priceOrder(prices, books.prices))?.total;
+}
+const resultIn = <T>(outcome: Outcome<T>): T | undefined => (outcome.ok ? outcome.value : undefined);
+
 export const linkChoose: Handler<'link-choose'> = async (tx, { linkId, revision, pieceId, letter }, context) => {
   const found = await open(tx, linkId, context.now);
   if (!found.ok) return found;
@@ -144,6 +162,8 @@ export const linkChoose: Handler<'link-choose'> = async (tx, { linkId, revision,
     pieces.map((one) => (one === piece ? chosen : one)),
   );
   await touchOrder(tx, order.id);
+  const sum = worthOf(designs, { pieceId, chosen: wanted.value }, books);
+  if (sum !== undefined) await setQuotedTotal(tx, order.id, sum);
   const detail = { piece: piece.position, letter, instead: piece.letter };
   await insertLinkEvent(tx, linkId, { at: context.now, what: 'chose', detail });
   return good({

@@ -4,7 +4,7 @@ import { agreedFrom } from '@/core/agreed';
 import { type Other, letterOf } from '@/core/design/candidates';
 import type { Design } from '@/core/design/design';
 import { sameValue } from '@/core/design/edit';
-import { freeze, givenIn } from '@/core/design/resolve';
+import { freeze, givenIn, thaw } from '@/core/design/resolve';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkedOut, workOut } from '@/core/work-out';
@@ -25,6 +25,7 @@ import {
   lockOrder,
   piecesOf,
   putPieces,
+  setQuotedTotal,
   setWall,
   updateQuote,
 } from '@/db/queries/orders';
@@ -130,6 +131,12 @@ function workedBefore(earlier: ReadonlyMap<string, PieceRow>, books: ShopData): 
   );
 }
 
+/** A design worked out; undefined where it cannot be made. */
+function madeOf(design: Design, books: ShopData): WorkedOut | undefined {
+  const result = workOut(design, shopOf(books));
+  return result.ok ? result.value : undefined;
+}
+
 /** Another design with what it costs now. One that cannot be made any more stays as it was chosen, without a price. */
 function quotedOther(other: Other, books: ShopData): OtherRow {
   const result = workOut(other.design, shopOf(books));
@@ -153,8 +160,24 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
   const given = payload.pieces.map(({ id, design }) => ({ id, design: signed(design, earlier.get(id)?.design, name) }));
   const worked = await workPieces(tx, context, given);
   if (!worked.ok) return worked;
-  const allowed = await withinLimit(tx, given, worked.value.worked, workedBefore(earlier, worked.value.books), context);
+  const { books } = worked.value;
+  const allowed = await withinLimit(tx, given, worked.value.worked, workedBefore(earlier, books), context);
   if (!allowed.ok) return allowed;
+  // Another design can be chosen later without anybody of the shop: what it gives away is looked at now.
+  const rivals = payload.pieces.map(({ id, others = [] }) =>
+    others.map((other) => {
+      const was = earlier.get(id)?.others.find(({ letter }) => letter === other.letter);
+      return { ...other, id: `${id}:${other.letter}`, was, design: signed(other.design, was?.design, name) };
+    }),
+  );
+  const also = await withinLimit(
+    tx,
+    rivals.flat(),
+    rivals.flat().map(({ design }) => madeOf(design, books)),
+    new Map(rivals.flat().flatMap(({ id, was }) => (was?.quoted ? [[id, madeOf(was.quoted, books)] as const] : []))),
+    context,
+  );
+  if (!also.ok) return also;
   const priced = priceOrder(
     worked.value.worked.map((piece) => piece.price!),
     worked.value.books.prices,
@@ -166,9 +189,10 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     ...piece,
     quoted: freeze(worked.value.worked[index]!.resolved, worked.value.books.prices.groups),
     letter: letterOf(payload.pieces[index]!),
-    others: (payload.pieces[index]!.others ?? []).map((other) => quotedOther(other, worked.value.books)),
+    others: rivals[index]!.map(({ id: _id, was: _was, ...other }) => quotedOther(other, books)),
   }));
   if (!(await putPieces(tx, payload.orderId, pieces))) return bad(issue('piece-elsewhere'));
+  await setQuotedTotal(tx, payload.orderId, priced.value.total);
   if (payload.wall) await setWall(tx, payload.orderId, payload.wall);
   const { number, before } = written.value;
   const revision = before ? before.revision + 1 : 1;
@@ -183,6 +207,54 @@ export const saveQuote: Handler<'save-quote'> = async (tx, payload, context) => 
     result: { number, revision },
     audit: [{ what: before ? 'quote changed' : 'quoted', entity: 'order', entityId: payload.orderId, before, after }],
     touched: [`order:${payload.orderId}`],
+  });
+};
+
+/** An open quote once more, at today's prices and for as long as a new one holds. */
+export const reQuote: Handler<'re-quote'> = async (tx, { orderId, revision }, context) => {
+  const order = await freshOrder(tx, orderId, revision);
+  if (!order.ok) return order;
+  const { number, state } = order.value;
+  if (state !== 'quoted') return bad(issue('order-agreed', { number, state }));
+  const pieces = (await piecesOf(tx, orderId)).map((piece) => ({ ...piece, design: thaw(piece.design) }));
+  const found = await workPieces(tx, context, pieces);
+  if (!found.ok) return found;
+  const { books, worked } = found.value;
+  const priced = priceOrder(
+    worked.map((piece) => piece.price!),
+    books.prices,
+  );
+  if (!priced.ok) return priced;
+  await updateQuote(tx, {
+    id: orderId,
+    customer_id: order.value.customer_id,
+    promised: order.value.promised,
+    edition: books.prices.edition,
+    quoted_at: context.now,
+    quote_until: dayOf(daysAfter(context.now, books.prices.quoteDays)),
+  });
+  const again = pieces.map((piece, index) => ({
+    ...piece,
+    quoted: freeze(worked[index]!.resolved, books.prices.groups),
+    others: piece.others.map((other) =>
+      quotedOther({ letter: other.letter, design: thaw(other.design), declined: other.declined }, books),
+    ),
+  }));
+  await putPieces(tx, orderId, again);
+  const { total } = priced.value;
+  await setQuotedTotal(tx, orderId, total);
+  return good({
+    result: { revision: revision + 1, total },
+    audit: [
+      {
+        what: 'quoted anew',
+        entity: 'order',
+        entityId: orderId,
+        before: { edition: order.value.edition, until: order.value.quote_until },
+        after: { edition: books.prices.edition, total },
+      },
+    ],
+    touched: [`order:${orderId}`],
   });
 };
 

@@ -1,6 +1,7 @@
 /** What can be done, as the finder knows it: its name, other words for it, where it is done, and the page whose roles it has. */
 export const ACTIONS = [
   { name: 'New order', also: 'quote desk measure price', href: '/desk', page: '/desk' },
+  { name: 'Quotes', also: 'open offers expiring run out value age links', href: '/quotes', page: '/quotes' },
   { name: 'Customers', also: 'people addresses clients list', href: '/customers', page: '/customers' },
   { name: 'Add a customer', also: 'new person', href: '/customers?add', page: '/customers' },
   { name: 'Hand over, take money', also: 'collect pick up pay deposit balance', href: '/collect', page: '/collect' },

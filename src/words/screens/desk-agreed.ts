@@ -13,5 +13,5 @@ export const AGREED = {
     `Agreed with price book edition ${edition}. What was agreed stays as it is; a change is a new order.`,
   sizesAndPrice: 'Sizes and price',
   ticket: 'Ticket',
-  moneyAndHandOver: 'Money and hand-over',
+  moneyAndHandOver: 'Money, hand-over',
 } as const;

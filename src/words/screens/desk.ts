@@ -20,6 +20,7 @@ export const DESK = {
   promisedFor: 'Promised for',
   promisedForDay: (day: string) => `Promised for ${day}: choose another day`,
   link: 'Link',
+  print: 'Print',
   printQuote: 'Print quote',
   saveQuote: 'Save quote',
   saveKey: 'Save the quote, Ctrl S',

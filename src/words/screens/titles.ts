@@ -16,6 +16,7 @@ export const TITLES = {
   prices: 'Prices',
   planTheCuts: 'Plan the cuts',
   plansMade: 'Plans made',
+  quotes: 'Quotes',
   security: 'Security',
   setUpTheShop: 'Set up the shop',
   settings: 'Settings',
