@@ -281,6 +281,25 @@ export const commands = {
     payload: z.strictObject({ linkId: id, revision, total: z.int().min(0).max(MOST_MONEY), name: line(120) }),
   },
   'link-pay': { roles: [] as readonly Role[], internal: true, payload: z.strictObject({ linkId: id, requestId: id }) },
+  /** An agreed order becomes another: its day, its words, its designs; what was cut for the former one is paid or not. */
+  'change-agreed': {
+    roles: COUNTER,
+    payload: z.strictObject({
+      orderId: id,
+      revision,
+      promised: day,
+      pieces: z
+        .array(z.strictObject({ id, design: choosingFields.design }))
+        .min(1)
+        .max(40),
+      /** Of what was cut for the former design of a piece, what the customer pays; said for each that is begun. */
+      paid: z.record(id, z.int().min(0).max(MOST_MONEY)),
+      total: z.int().min(0).max(MOST_MONEY),
+      reasons: z.record(z.string().max(80), line(300)),
+      pin: pinSchema.optional(),
+    }),
+    secret: ['pin'],
+  },
   'cancel-order': {
     roles: COUNTER,
     payload: z.object({

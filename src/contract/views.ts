@@ -244,6 +244,15 @@ export interface OrderPieceView {
   /** Other designs of it that were compared, each with what it cost when it was quoted; null where that is not known. */
   readonly others?: readonly (Other & { readonly price: number | null })[] | undefined;
 }
+/** How far a piece of an agreed order has come, for whoever would change it. */
+export interface Begun {
+  /** Something was cut, joined or done for it. */
+  readonly begun: boolean;
+  /** Parts of it are in a cutting plan and not cut yet. */
+  readonly planned: boolean;
+  /** What was cut and done comes to, as it would be kept. */
+  readonly amount: number;
+}
 export interface OrderView {
   readonly id: string;
   readonly number: number;
@@ -272,6 +281,8 @@ export interface OrderView {
   readonly due: string | null;
   /** The customer pays later, within so many days. */
   readonly terms: { readonly days: number | null; readonly limit: number | null };
+  /** How far each piece has come, by its id; none but where the order is agreed and still here. */
+  readonly begun: Readonly<Record<string, Begun>>;
   /** What would be kept if it were cancelled now: proposed. */
   readonly kept: readonly Kept[];
   /** Paid beyond what is due, to be given back. */

@@ -6,9 +6,11 @@ import { type WholePlanRow, partsOfTickets, planById } from '@/db/queries/rack';
 
 const PANES = /^(glazing|pane|mirror)\b/;
 const MATS = /^(mat|hidden spacer)\b/;
-/** A part of a sheet is called by its ticket and what it is. */
-function stepOf(part: string, ticket: string): StepKey {
+const LEGS = /\b(top|bottom|left|right)$/;
+/** A part is called by its ticket and what it is; a leg ends with its side. */
+export function stepOf(part: string, ticket: string): StepKey {
   const what = part.slice(ticket.length + 1);
+  if (LEGS.test(what)) return 'cut-legs';
   return MATS.test(what) ? 'cut-mats' : PANES.test(what) ? 'cut-glazing' : 'cut-backing';
 }
 

@@ -1,14 +1,15 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, JobView, OrderView, Pictures, ShopView } from '@/contract/views';
 import { calendarOf } from '@/contract/settings';
-import { type Agreed, withWorkings, withoutMoney } from '@/core/agreed';
+import { withWorkings, withoutMoney } from '@/core/agreed';
 import { partsOfTickets } from '@/db/queries/rack';
 import { afterwards } from '@/core/ledger/afterwards';
-import { type Worked, proposedKept } from '@/core/ledger/kept';
+import { proposedKept } from '@/core/ledger/kept';
 import { type OrderAccount, beyond, heldOf, newAccount, owed } from '@/core/ledger/order-account';
 import { NOTHING } from '@/core/units/money';
 import { termsOf } from '@/db/queries/ledger';
 import { accountOf, paidOf } from './ledger';
+import { designSchema } from '@/core/design/schema';
 import { measuresOf } from '@/core/jobs/as-built';
 import { jobState, nextStep } from '@/core/route/state';
 import {
@@ -44,6 +45,7 @@ import { waitingAt } from './waiting';
 import { standing } from './quotes';
 import type { CounterViewer, Viewer } from './access';
 import type { Guest } from './guests';
+import { begunOf, minutesTaken, workedOn } from './changing';
 import type { ShopData, AppContext } from './app-context';
 
 /** The books with their prices and costs: for the desk. */
@@ -95,16 +97,6 @@ const NOTHING_SOLD = { total: NOTHING, net: [], tax: [] };
 /** What is the customer's: all that is held of a cancelled order, else what came beyond the total. */
 const owedBackOf = (account: OrderAccount, cancelled: boolean): number =>
   cancelled && !account.handed ? heldOf(account) : beyond(account);
-/** What was done for a piece so far, and in how many minutes. */
-const workedOn = (steps: readonly StepRow[], id: string, agreed: Agreed | null): Worked => {
-  const own = steps.filter((step) => step.job_id === id);
-  return {
-    lines: agreed?.price?.lines ?? [],
-    done: own.filter(({ state }) => state === 'done').map(({ step }) => step),
-    minutes: own.reduce((total, step) => total + (minutesTaken(step) ?? 0), 0),
-  };
-};
-
 /** What each piece came to so far, by its ticket. */
 async function afterwardsOf(
   db: Queries,
@@ -157,6 +149,10 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     db,
     jobs.map((job) => job.id),
   );
+  const parts = await partsOfTickets(
+    db,
+    jobs.map(({ ticket }) => ticket),
+  );
   const state = (id: string) =>
     order.state === 'cancelled' ? 'cancelled' : jobState(steps.filter((step) => step.job_id === id));
   return {
@@ -185,6 +181,16 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     received: account?.received ?? newAccount(NOTHING_SOLD).received,
     due: order.due,
     terms: (await termsOf(db, order.customer_id)) ?? { days: null, limit: null },
+    begun:
+      order.state === 'accepted'
+        ? Object.fromEntries(
+            jobs.map((job) => {
+              const agreed = pieces.find(({ id }) => id === job.id)?.agreed ?? null;
+              const worked = workedOn(steps, job.id, agreed);
+              return [job.id, begunOf(job, steps, parts, worked, books.prices.labourPerHour)];
+            }),
+          )
+        : {},
     kept:
       order.state === 'accepted'
         ? proposedKept(
@@ -206,12 +212,15 @@ export const orderOfGuest = ({ app, orderId }: Guest): Promise<OrderView | undef
 export const orderView = (viewer: CounterViewer, number: number): Promise<OrderView | undefined> =>
   orderAs(viewer.app, (db) => orderByNumber(db, number));
 
-const MINUTE_MS = 60_000;
-/** Minutes between Begin and done; null where nobody said that they begin. */
-function minutesTaken({ state, started_at, done_at }: StepRow): number | null {
-  if (state !== 'done' || !started_at || !done_at || started_at.getTime() === done_at.getTime()) return null;
-  return Math.round((done_at.getTime() - started_at.getTime()) / MINUTE_MS);
-}
+/** An agreed order to be changed: its designs hold the materials as they were agreed. */
+export const asAgreed = (order: OrderView): OrderView => ({
+  ...order,
+  pieces: order.pieces.map((piece) => ({
+    ...piece,
+    design: piece.agreed ? designSchema.parse(piece.agreed.resolved.design) : piece.design,
+    others: [],
+  })),
+});
 
 /** A job as the bench needs it. The bench sees no price and no cost. */
 export async function jobView({ app, person }: Viewer, ticket: string): Promise<JobView | undefined> {

@@ -87,6 +87,7 @@ const order = (designs: Design[]): OrderView => ({
   received: { cash: 0, card: 0, bank: 0, vouchers: 0 },
   due: null,
   terms: { days: null, limit: null },
+  begun: {},
   kept: [],
   openCards: [],
   afterwards: {},

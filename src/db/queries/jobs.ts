@@ -108,6 +108,21 @@ export const insertStep = (
     [one.job_id, one.position, one.step, one.station, one.minutes, one.waits],
   );
 
+/** The steps of a job that is another design now, none of them begun; what was measured at the former one is forgotten. */
+export async function replaceSteps(
+  tx: Tx,
+  jobId: string,
+  reasons: Record<string, string>,
+  steps: readonly Pick<StepRow, 'position' | 'step' | 'station' | 'minutes' | 'waits'>[],
+): Promise<void> {
+  await tx.query('DELETE FROM step WHERE job_id = $1', [jobId]);
+  for (const step of steps) await insertStep(tx, { ...step, job_id: jobId });
+  await tx.query("UPDATE job SET reasons = $2, built = '{}', revision = revision + 1 WHERE id = $1", [
+    jobId,
+    JSON.stringify(reasons),
+  ]);
+}
+
 export const startStep = (tx: Tx, jobId: string, step: string, at: Date) =>
   tx.query("UPDATE step SET state = 'doing', started_at = $3 WHERE job_id = $1 AND step = $2", [jobId, step, at]);
 export const finishStep = (tx: Tx, jobId: string, step: string, at: Date, by: By) =>

@@ -70,6 +70,22 @@ export const updateQuote = (
     [one.id, one.customer_id, one.promised, one.edition, one.quote_until, one.quoted_at],
   );
 
+/** An agreed order that was changed: its day and what it comes to now. */
+export const changeAgreed = (tx: Tx, id: string, promised: string, agreed: OrderPrice) =>
+  tx.query('UPDATE orders SET promised = $2, agreed = $3, revision = revision + 1 WHERE id = $1', [
+    id,
+    promised,
+    JSON.stringify(agreed),
+  ]);
+/** The design that a piece of an agreed order is of now. */
+export const changePiece = (tx: Tx, id: string, design: Design, quoted: Design, agreed: Agreed) =>
+  tx.query('UPDATE piece SET design = $2, quoted = $3, agreed = $4 WHERE id = $1', [
+    id,
+    JSON.stringify(design),
+    JSON.stringify(quoted),
+    JSON.stringify(agreed),
+  ]);
+
 /** What a quote comes to, with tax. */
 export const setQuotedTotal = (tx: Tx, id: string, total: number) =>
   tx.query('UPDATE orders SET quoted_total = $2 WHERE id = $1', [id, total]);

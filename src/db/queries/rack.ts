@@ -202,6 +202,9 @@ export const insertPart = (tx: Tx, planId: string, part: string, ticket: string)
   tx.query('INSERT INTO cut_part (plan_id, part, ticket, active) VALUES ($1, $2, $3, true)', [planId, part, ticket]);
 export const dropParts = (tx: Tx, planId: string) =>
   tx.query('UPDATE cut_part SET active = false WHERE plan_id = $1', [planId]);
+/** What was cut for a job that is another design now is no part of it any more. */
+export const dropPartsOf = (tx: Tx, ticket: string) =>
+  tx.query('UPDATE cut_part SET active = false WHERE ticket = $1', [ticket]);
 export const spoilPart = (tx: Tx, planId: string, part: string, spoiled: { why: string; byId: By; at: string }) =>
   tx.query('UPDATE cut_part SET active = false, spoiled = $3 WHERE plan_id = $1 AND part = $2', [
     planId,

@@ -8,6 +8,7 @@ import { goesOnWall } from '@/core/design/choices';
 import type { StepKey } from '@/core/route/steps';
 import { pointName, safetyWord } from '@/words/bench';
 import { cautionName } from '@/words/issues/caution-names';
+import { momentText } from '@/words/materials';
 import { BENCH, PAPER_NAMES, type PaperName } from '@/words/screens/bench';
 import { FLAG_NAMES, RECORD } from '@/words/screens/care';
 import styles from './bench.module.css';
@@ -77,8 +78,15 @@ function Care({ job }: { job: JobView }) {
 function History({ job }: { job: JobView }) {
   const failed = job.events.filter((event) => event.what === 'failed');
   const reasons = Object.entries(job.reasons);
+  const changed = job.events.findLast((event) => event.what === 'changed');
   return (
     <>
+      {changed && (
+        <section>
+          <h2>{BENCH.changed}</h2>
+          <p>{BENCH.changedSay(momentText(changed.at))}</p>
+        </section>
+      )}
       {job.spoiled.length > 0 && (
         <section>
           <h2>{BENCH.spoiled}</h2>

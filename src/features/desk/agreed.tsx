@@ -10,6 +10,7 @@ import { stateName } from '@/words/bench';
 import { dayName } from '@/words/materials';
 import { DESK } from '@/words/screens/desk';
 import { AGREED } from '@/words/screens/desk-agreed';
+import { CHANGE } from '@/words/screens/desk-change';
 import styles from './desk.module.css';
 import { Drawings } from './drawings';
 import { PieceTabs, piecePanel } from './piece-tabs';
@@ -31,6 +32,16 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
           {order.customer.name} <span className="soft">{order.customer.phone}</span>
         </span>
         <PieceTabs titles={order.pieces.map(({ design }) => design.piece.title)} active={active} onChoose={setActive} />
+        {order.state === 'accepted' && (
+          <span className={styles.acts}>
+            <Button variant="text" href={`/desk/${order.number}?change`}>
+              {CHANGE.change}
+            </Button>
+            <Button variant="text" onClick={() => setLinks(true)}>
+              {DESK.link}
+            </Button>
+          </span>
+        )}
         <span className={styles.promised}>
           {order.state === 'accepted' ? AGREED.promisedFor : stateName(order.state)} <b>{dayName(order.promised)}</b>
         </span>
@@ -93,11 +104,6 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
           {job && (
             <Button variant="outlined" href={`/papers/ticket/${job.ticket}`} target="_blank">
               {AGREED.ticket}
-            </Button>
-          )}
-          {order.state === 'accepted' && (
-            <Button variant="outlined" onClick={() => setLinks(true)}>
-              {DESK.link}
             </Button>
           )}
           <Button variant="contained" href={`/collect/${order.number}`}>

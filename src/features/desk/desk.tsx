@@ -26,6 +26,7 @@ const Concession = dynamic(() => import('./concession').then((file) => file.Conc
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
 const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
+const ChangeFoot = dynamic(() => import('./change').then((file) => file.ChangeFoot), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 interface FootProps {
@@ -96,7 +97,7 @@ function focusSection(frames = FRAMES): void {
 }
 
 /** Saved while it is being said whose piece it is: as soon as that is known. */
-function useSave(desk: Desk, asking: boolean) {
+function useSave(desk: Desk, asking: boolean, changing: boolean | undefined) {
   const { save: keepQuote } = desk;
   const soon = useRef(false);
   useEffect(() => {
@@ -106,12 +107,12 @@ function useSave(desk: Desk, asking: boolean) {
   }, [asking, keepQuote]);
   return useCallback(() => {
     if (asking) soon.current = true;
-    else void keepQuote();
-  }, [asking, keepQuote]);
+    else if (!changing) void keepQuote();
+  }, [asking, changing, keepQuote]);
 }
 
 export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
-  const { order } = start;
+  const { order, changing } = start;
   const { unit } = useUnit();
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
@@ -143,7 +144,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   }, [order]);
   const compare = useCallback(() => setBeside((before) => (before === 'compare' ? undefined : 'compare')), []);
   const wall = useCallback(() => setBeside((before) => (before === 'wall' ? undefined : 'wall')), []);
-  useDeskKeys(desk, useSave(desk, dialog === 'customer'), show, compare, wall);
+  useDeskKeys(desk, useSave(desk, dialog === 'customer', changing), show, compare, wall);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
@@ -168,6 +169,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
       <OrderBar
         desk={desk}
         number={order?.number}
+        changing={changing}
         calendar={shop.calendar}
         today={shop.today}
         onCustomer={() => setDialog('customer')}
@@ -242,12 +244,16 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
               floor={shop.marginFloor}
               currency={shop.currency}
             />
-            <Foot
-              desk={desk}
-              number={order?.number}
-              onAccept={() => setDialog('accept')}
-              onLink={() => setDialog('link')}
-            />
+            {changing && order ? (
+              <ChangeFoot desk={desk} shop={shop} order={order} />
+            ) : (
+              <Foot
+                desk={desk}
+                number={order?.number}
+                onAccept={() => setDialog('accept')}
+                onLink={() => setDialog('link')}
+              />
+            )}
           </section>
         </>
       )}

@@ -135,6 +135,7 @@ describe('drafts and orders', () => {
     received: { cash: 0, card: 0, bank: 0, vouchers: 0 },
     due: null,
     terms: { days: null, limit: null },
+    begun: {},
     kept: [],
     openCards: [],
     afterwards: {},

@@ -19,6 +19,7 @@ export function OrderBar({
   onPiece,
   turned,
   onTurn,
+  changing,
 }: {
   desk: Desk;
   number: number | undefined;
@@ -31,12 +32,14 @@ export function OrderBar({
   onPiece: (bring: () => void) => void;
   turned: boolean;
   onTurn: () => void;
+  /** It is agreed: whose it is and how many pieces it has stays. */
+  changing: boolean | undefined;
 }) {
   const { draft, active } = desk;
   return (
     <div className={styles.order}>
       <h1>{number ? DESK.order(number) : DESK.newOrder}</h1>
-      <Button variant="text" className={styles.customer ?? ''} onClick={onCustomer}>
+      <Button variant="text" className={styles.customer ?? ''} disabled={changing} onClick={onCustomer}>
         {draft.customer ? (
           <>
             {draft.customer.name} <span className="soft">{draft.customer.phone}</span>
@@ -46,7 +49,7 @@ export function OrderBar({
         )}
       </Button>
       <PieceTabs titles={draft.pieces.map(({ design }) => design.piece.title)} active={active} onChoose={desk.choose} />
-      <span className={styles.acts}>
+      <span className={styles.acts} hidden={changing}>
         <Button variant="text" onClick={() => onPiece(desk.addPiece)}>
           {DESK.addPiece}
         </Button>

@@ -25,6 +25,8 @@ export interface DeskStart {
   readonly fresh: Draft;
   /** What it begins with instead, in the place of what was typed; one step back brings that again. */
   readonly begins?: Draft | undefined;
+  /** It is agreed and is changed: it is not saved as a quote. */
+  readonly changing?: boolean | undefined;
   /** Whose desk it is, by id. */
   readonly who: string;
 }
@@ -51,7 +53,7 @@ const payloadOf = (draft: Draft, base: number | null, customerId: string) => ({
   })),
 });
 
-export function useDesk({ order, mine, fresh, who }: DeskStart, shop: ShopView, unit: Unit) {
+export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: ShopView, unit: Unit) {
   const router = useRouter();
   const [state, setState, keeping] = useKeptDraft(order, mine, fresh, unit, who);
   const { run, busy, issues, setIssues } = useCommand<'save-quote', { number: number; revision: number }>('save-quote');
@@ -119,7 +121,7 @@ export function useDesk({ order, mine, fresh, who }: DeskStart, shop: ShopView, 
     const answer = await newest();
     if (!answer?.ok) return;
     const { state: now, revision } = answer.value;
-    if (now !== 'quoted') return router.refresh();
+    if (now !== 'quoted' && !changing) return router.refresh();
     const theirs = draftOf(answer.value);
     setState((before) => {
       if (before.base === revision) return before;
@@ -128,7 +130,7 @@ export function useDesk({ order, mine, fresh, who }: DeskStart, shop: ShopView, 
         return { ...before, history: begin(theirs), base: revision, saved: theirs, stale: false };
       return { ...before, stale: true };
     });
-  }, [newest, router, setState, unit]);
+  }, [changing, newest, router, setState, unit]);
 
   return {
     draft,

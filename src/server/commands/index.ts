@@ -2,6 +2,7 @@
 import type { Handlers, Readyings } from '../door';
 import { answerQuestion, linkAccept, linkAsk, linkChoose, linkPay, makeLink, takeLinkBack } from './links';
 import { finalCheck, hold, moveStep, release } from './bench';
+import { changeOrder, readyChangeOrder } from './changes';
 import { addCustomer, editCustomer, forget, importCustomers, mergeCustomers } from './customers';
 import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
 import { importList, readyImport, readyUndo, undoEdition } from './lists';
@@ -56,6 +57,7 @@ export const handlers: Handlers = {
   'link-ask': linkAsk,
   'link-accept': linkAccept,
   'link-pay': linkPay,
+  'change-agreed': changeOrder,
   'cancel-order': cancelOrder,
   'take-cash': takeCash,
   'take-transfer': takeTransfer,
@@ -108,6 +110,7 @@ export const readyings: Readyings = {
   'undo-edition': readyUndo,
   refund: readyRefund,
   'save-quote': readyQuote,
+  'change-agreed': readyChangeOrder,
   'count-till': readyCount,
   'take-in': readyTakeIn,
 };

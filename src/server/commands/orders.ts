@@ -68,7 +68,7 @@ export async function workPieces(
 }
 
 /** A day that is over, or on which nobody is there, is no promise. */
-async function noPromise(tx: Tx, day: string, { app, now }: Context): Promise<Issue | undefined> {
+export async function noPromise(tx: Tx, day: string, { app, now }: Context): Promise<Issue | undefined> {
   if (day < dayOf(now)) return issue('promise-past', { day }, 'promised');
   const calendar = calendarOf(await app.settingsIn(tx));
   if (hoursOn(calendar, day)) return undefined;
@@ -273,7 +273,7 @@ export const refusals = (worked: readonly WorkedOut[], ids: readonly string[], r
   );
 
 /** What is worth more than the shop's limit is signed for and lies locked before anything is agreed. */
-async function valuedAbove(
+export async function valuedAbove(
   tx: Tx,
   worked: readonly WorkedOut[],
   pieces: readonly { readonly id: string }[],

@@ -69,6 +69,11 @@ export const SHOP: Sentences<ShopIssue> = {
   'piece-elsewhere': () => 'A piece of this order belongs to another order. Reload the page.',
   'order-stale': ({ f }) =>
     `Order ${f.number} was changed elsewhere since you opened it. Your typing is kept; choose whose version stays.`,
+  'change-pieces': () => 'An agreed order is changed piece by piece; what comes besides is a new order.',
+  'change-planned': ({ f }) => `Parts of ${f.ticket} are in a cutting plan. Undo that plan first, or let it be cut.`,
+  'change-cut': ({ f, cash }) =>
+    `Work on ${f.ticket} has begun: say what of ${cash('amount')} for what was cut and done the customer pays.`,
+  'change-none': () => 'Nothing of this order is different from what was agreed.',
   'link-unknown': () => 'There is no such link.',
   'link-over': () => 'This link was withdrawn or ran out; make another one.',
   'link-changed': () => 'The order was changed since it was looked at by the link.',

@@ -56,6 +56,8 @@ export const BENCH = {
   waits: (what: string, after: string, moment: string) => `${what} after “${after}”: free from ${moment}.`,
   whoActs: 'Who must act?',
   whoActsLabel: 'Who must act',
+  changed: 'Changed after yes',
+  changedSay: (at: string) => `${at}. A ticket printed before that is of the former design: print it anew.`,
   putOnHold: 'Put on hold',
 } as const;
 

@@ -10,7 +10,7 @@ export const AGREED = {
   materials: 'Materials',
   onHold: (reason: string | number) => `On hold: ${reason}`,
   agreedWithPriceBook: (edition: number) =>
-    `Agreed with price book edition ${edition}. What was agreed stays as it is; a change is a new order.`,
+    `Agreed with price book edition ${edition}. What was agreed holds until a change is agreed.`,
   sizesAndPrice: 'Sizes and price',
   ticket: 'Ticket',
   moneyAndHandOver: 'Money, hand-over',

@@ -4,12 +4,17 @@ import { newDraft } from '@/features/desk/draft';
 import { pageViewer } from '@/server/access';
 import { dayOf } from '@/server/clock';
 import { keptDraft } from '@/server/drafts';
-import { orderView, shopView } from '@/server/views';
+import { asAgreed, orderView, shopView } from '@/server/views';
 import { TITLES } from '@/words/screens/titles';
 
 export const metadata = { title: TITLES.desk };
 
-export default async function Page({ params }: { params: Promise<{ number: string }> }) {
+interface Asked {
+  readonly params: Promise<{ number: string }>;
+  readonly searchParams: Promise<{ change?: string }>;
+}
+
+export default async function Page({ params, searchParams }: Asked) {
   const viewer = await pageViewer('/desk/[number]');
   const { number } = await params;
   const [shop, order] = await Promise.all([
@@ -18,12 +23,14 @@ export default async function Page({ params }: { params: Promise<{ number: strin
   ]);
   if (!shop) redirect('/set-up');
   if (!order) notFound();
-  if (order.state !== 'quoted') return <AgreedOrder order={order} />;
+  const changing = order.state === 'accepted' && (await searchParams).change !== undefined;
+  if (order.state !== 'quoted' && !changing) return <AgreedOrder order={order} />;
   const mine = await keptDraft(viewer, order.id);
   return (
     <DeskScreen
-      key={order.id}
-      order={order}
+      key={`${order.id}${changing ? ' change' : ''}`}
+      order={changing ? asAgreed(order) : order}
+      changing={changing}
       who={viewer.person.id}
       mine={mine}
       shop={shop}
