@@ -3,7 +3,6 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import type { OrderView, ShopView } from '@/contract/views';
 import { changedOf, changedPrice, withCut } from '@/core/changes/change';
 import type { Design } from '@/core/design/design';
@@ -47,13 +46,13 @@ function piecesOf(desk: Desk, order: OrderView, paid: (id: string) => number) {
   });
 }
 
-interface Props {
+export interface ChangeProps {
   readonly desk: Desk;
   readonly shop: ShopView;
   readonly order: OrderView;
 }
 
-function ChangeDialog({ desk, shop, order, onClose }: Props & { onClose: () => void }) {
+export function ChangeDialog({ desk, shop, order, onClose }: ChangeProps & { onClose: () => void }) {
   const { unit } = useUnit();
   const router = useRouter();
   const { draft } = desk;
@@ -206,22 +205,5 @@ function ChangeDialog({ desk, shop, order, onClose }: Props & { onClose: () => v
         </div>
       </Form>
     </Dialog>
-  );
-}
-
-/** At the foot of the tape, while an agreed order is changed. */
-export function ChangeFoot(props: Props) {
-  const [agreeing, setAgreeing] = useState(false);
-  const { desk, order } = props;
-  return (
-    <div className={styles.foot}>
-      <Button variant="outlined" href={`/desk/${order.number}`} onClick={desk.forget}>
-        {CHANGE.leave}
-      </Button>
-      <Button variant="contained" disabled={!desk.complete || !desk.dirty} onClick={() => setAgreeing(true)}>
-        {CHANGE.agree}
-      </Button>
-      {agreeing && <ChangeDialog {...props} onClose={() => setAgreeing(false)} />}
-    </div>
   );
 }

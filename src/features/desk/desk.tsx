@@ -26,7 +26,7 @@ const Concession = dynamic(() => import('./concession').then((file) => file.Conc
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
 const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
-const ChangeFoot = dynamic(() => import('./change').then((file) => file.ChangeFoot), { loading: () => null });
+const ChangeFoot = dynamic(() => import('./change-foot').then((file) => file.ChangeFoot), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
 interface FootProps {
@@ -158,7 +158,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const pictures = useLateView<Pictures>(`/api/pictures?of=${desk.draft.pieces.map(({ id }) => id).join()}`, [
     'piece:',
   ]);
-  const says = desk.other || desk.stale || desk.held || order?.expired || desk.issues[0]?.path === 'pin';
+  const says = desk.other || desk.stale || (desk.held && !changing) || order?.expired || desk.issues[0]?.path === 'pin';
   const concede = useCallback(() => setDialog('concession'), []);
   const elsewhere = current.issues.filter(
     (issue) => !SECTIONS[open]!.paths.some((path) => issue.path?.startsWith(path)),

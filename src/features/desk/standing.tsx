@@ -67,7 +67,7 @@ export function Standing({ desk, order, edition }: { desk: Desk; order: OrderVie
       {desk.other && <Other desk={desk} />}
       {desk.stale && <Stale desk={desk} />}
       {desk.issues[0]?.path === 'pin' && <OwnerAllows busy={desk.busy} onAllow={(pin) => void desk.save(pin)} />}
-      {order && <Held desk={desk} order={order} edition={edition} />}
+      {order?.state === 'quoted' && <Held desk={desk} order={order} edition={edition} />}
     </>
   );
 }

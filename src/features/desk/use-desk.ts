@@ -57,7 +57,7 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
   const router = useRouter();
   const [state, setState, keeping] = useKeptDraft(order, mine, fresh, unit, who);
   const { run, busy, issues, setIssues } = useCommand<'save-quote', { number: number; revision: number }>('save-quote');
-  const [bench] = useState(() => new Workbench(shop));
+  const [bench] = useState(() => new Workbench(shop, changing ? order?.pieces : []));
   const clearIssues = useCallback(() => setIssues([]), [setIssues]);
   const actions = useDeskActions(setState, clearIssues, shop, unit);
 

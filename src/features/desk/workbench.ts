@@ -1,6 +1,6 @@
 /** Works pieces out once per design, and remembers the last that could be built, by piece. */
-import type { ShopView } from '@/contract/views';
-import type { Issue } from '@/core/issue';
+import type { OrderView, ShopView } from '@/contract/views';
+import { type Issue, good } from '@/core/issue';
 import { catalogueOf } from '@/core/materials';
 import { defaultSettings } from '@/core/settings';
 import { type WorkOutContext, type WorkedOut, workOut } from '@/core/work-out';
@@ -16,7 +16,11 @@ export interface Shown {
 export class Workbench {
   private readonly last = new Map<string, { design: unknown; shown: Shown }>();
   private readonly context: WorkOutContext;
-  constructor(shop: ShopView) {
+  /** `agreed`: pieces of an order that is changed; one that is not costs what was agreed, whatever the books say. */
+  constructor(
+    shop: ShopView,
+    private readonly agreed: OrderView['pieces'] = [],
+  ) {
     this.context = {
       settings: defaultSettings(shop.homeUnit),
       catalogue: catalogueOf(shop.lists),
@@ -27,7 +31,8 @@ export class Workbench {
   of({ id, design }: DraftPiece): Shown {
     const before = this.last.get(id);
     if (before?.design === design) return before.shown;
-    const result = workOut(design, this.context);
+    const same = this.agreed.find((piece) => piece.design === design)?.agreed;
+    const result = same ? good(same) : workOut(design, this.context);
     const shown: Shown = result.ok
       ? { worked: result.value, issues: [] }
       : { worked: before?.shown.worked, issues: result.issues };
