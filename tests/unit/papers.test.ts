@@ -208,6 +208,39 @@ describe('papers', () => {
     }
   });
 
+  it('say on the quote where the shop is, what holds for it, the other designs, and where one signs; not after yes', async () => {
+    const told = { ...shopView, contact: 'Pier 4\n555 0100', quoteTerms: 'Half at once.\nThe rest when you collect.' };
+    const quoted = order([exampleDesign()]);
+    const other = { letter: 'B' as const, design: exampleDesign({ mats: [] }), price: null };
+    const quote = { ...quoted, pieces: [{ ...quoted.pieces[0]!, letter: 'A' as const, others: [other] }] };
+    const [page, more] = await pages(await quotePaper(quote, told, 'in'));
+    expect(more).toBeUndefined();
+    for (const words of [
+      'Pier 4 · 555 0100',
+      'Half at once.',
+      'The rest when you collect.',
+      'Instead, if you like',
+      'Ready by',
+    ])
+      expect(page!.text).toContain(words);
+    expect(page!.text).toContain('Agreed, name and signature');
+    const made = worked(exampleDesign());
+    const agreed = { ...quoted.pieces[0]!, agreed: made };
+    const price = mustPriceOrder([made.price!], shopView.prices);
+    const after = { ...quoted, state: 'accepted' as const, pieces: [agreed], agreed: price };
+    const text = await textOf(await quotePaper(after, told, 'in'));
+    expect(text).toContain('Half at once.');
+    expect(text).not.toContain('Agreed, name and signature');
+  });
+
+  it('bring terms that are longer than what is left of a page to another', async () => {
+    const long = { ...shopView, quoteTerms: Array.from({ length: 30 }, (_, index) => `Term ${index}.`).join('\n') };
+    const [first, second] = await pages(await quotePaper(order([exampleDesign()]), long, 'in'));
+    expect(first!.text).not.toContain('Term 0.');
+    expect(second!.text).toContain('Term 0.');
+    expect(second!.text).toContain('Term 29.');
+  });
+
   it('spread a long quote over pages, and make none for a piece that cannot be made', async () => {
     expect(
       await pages(await quotePaper(order(Array.from({ length: 8 }, () => exampleDesign())), shopView, 'in')),

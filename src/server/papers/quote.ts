@@ -27,7 +27,7 @@ function head(sheet: Sheet, order: OrderView, shop: ShopView): void {
   sheet.text(order.customer.phone, LEFT, 39.5, { size: 11, colour: SOFT });
   sheet.text(
     order.state === 'quoted'
-      ? QUOTE.thesePricesHoldUntil(dayName(order.quoteUntil))
+      ? `${QUOTE.thesePricesHoldUntil(dayName(order.quoteUntil))}. ${QUOTE.readyBy(dayName(order.promised))}`
       : QUOTE.promisedFor(dayName(order.promised)),
     right,
     39.5,
@@ -121,7 +121,7 @@ function totals(sheet: Sheet, order: OrderView, price: OrderPrice, top: number, 
   return y;
 }
 
-const SIGN = 22;
+const SIGN = 18;
 /** What holds for it, and where the customer signs who agrees on paper; on another page where it does not fit. */
 function terms(sheet: Sheet, order: OrderView, text: string, top: number): void {
   const [from, to] = [LEFT, sheet.width - LEFT];
@@ -142,7 +142,7 @@ function terms(sheet: Sheet, order: OrderView, text: string, top: number): void 
   sheet.rule(y - 4, { from, to });
   for (const line of lines) y = sheet.paragraph(line, from, y, to - from, style) + 1;
   if (signs === 0) return;
-  y += SIGN - 6;
+  y += SIGN - 5;
   for (const [name, x, wide] of [
     [QUOTE.agreed, from, 84],
     [QUOTE.day, from + 92, 40],
@@ -181,6 +181,6 @@ export async function quotePaper(
     y = 26;
   }
   y = totals(sheet, order, price, y + 4, shop.currency);
-  terms(sheet, order, shop.quoteTerms, y + 4);
+  terms(sheet, order, shop.quoteTerms, y);
   return sheet.done();
 }

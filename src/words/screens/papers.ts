@@ -70,6 +70,7 @@ export const QUOTE = {
   quote: 'Quote',
   order: 'Order',
   thesePricesHoldUntil: (day: string | number) => `These prices hold until ${day}`,
+  readyBy: (day: string) => `Ready by ${day}.`,
   promisedFor: (day: string | number) => `Promised for ${day}`,
   piece: (value: number) => `Piece ${value}`,
   outside: (build: string | number, name: string | number, length: string | number, length2: string | number) =>
@@ -95,7 +96,8 @@ export const QUOTE = {
   agreed: 'Agreed, name and signature',
   day: 'Day',
   quote2: (number: number) => `Quote ${number}`,
-  sizesAreThoseOf: 'Sizes are those of the frame as drawn. What was agreed is made as agreed; a change is a new quote.',
+  sizesAreThoseOf:
+    'Sizes are those of the frame as drawn. What was agreed is made as agreed, until a change of it is agreed.',
 } as const;
 
 export const RACK_LABEL = {
