@@ -9,6 +9,7 @@ import { type KeyboardEvent, type ReactNode, useId, useState } from 'react';
 import { LISTED } from '@/words/screens/listed';
 import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
+import { focusNext } from './length-field';
 
 const ChooseList = dynamic(() => import('./choose-list').then((file) => file.ChooseList), { loading: () => null });
 
@@ -31,7 +32,9 @@ export function Choose({ label, name, value, options, onChange, disabled = false
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     if (!OPENING.includes(event.key)) return;
     event.preventDefault();
-    open(event.currentTarget);
+    // Where Enter walks from field to field, it passes; a blank or an arrow opens.
+    if (event.key === 'Enter' && event.currentTarget.closest('[data-fields]')) focusNext(event.currentTarget);
+    else open(event.currentTarget);
   };
   return (
     <div className={styles.field}>

@@ -132,7 +132,7 @@ export const Choices = memo(function Choices({
           <ButtonBase
             className={styles.head ?? ''}
             aria-expanded={index === open}
-            aria-keyshortcuts={String(index + 1)}
+            aria-keyshortcuts={`Alt+${index + 1}`}
             onClick={() => onOpen(index)}
           >
             <span className={styles.number}>{index + 1}</span>
@@ -150,6 +150,7 @@ export const Choices = memo(function Choices({
                 </span>
               )}
             </span>
+            <kbd aria-hidden="true">{CHOICES.key(index + 1)}</kbd>
           </ButtonBase>
           {index === open && <div className={styles.body}>{section.body(props)}</div>}
         </li>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Dialog from '@mui/material/Dialog';
 import Input from '@mui/material/Input';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CustomerView } from '@/contract/views';
 import { Field, Form, useCommandForm } from '@/ui/form';
@@ -20,6 +20,8 @@ const SHOWN = 6;
 
 function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (customer: CustomerView) => void }) {
   const [id] = useState(() => crypto.randomUUID());
+  // The first that is still missing.
+  const named = typed !== '' && !PHONE.test(typed);
   const of = useCommandForm('add-customer', {
     values: PHONE.test(typed) ? { name: '', phone: typed, email: '' } : { name: typed, phone: '', email: '' },
     payload: (values) => ({ id, ...values }),
@@ -27,8 +29,8 @@ function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (customer: 
   });
   return (
     <Form of={of} className={styles.dialogFields}>
-      <Field name="name" label={CUSTOMER.name} most={120} first />
-      <Field name="phone" label={CUSTOMER.phone} most={40} input={{ inputMode: 'tel' }} />
+      <Field name="name" label={CUSTOMER.name} most={120} first={!named} />
+      <Field name="phone" label={CUSTOMER.phone} most={40} first={named} input={{ inputMode: 'tel' }} />
       <Field name="email" label={CUSTOMER.mail} most={120} input={{ inputMode: 'email' }} />
       <Button type="submit" variant="contained" disabled={of.busy}>
         {CUSTOMER.add}
@@ -36,6 +38,15 @@ function AddCustomer({ typed, onChoose }: { typed: string; onChoose: (customer: 
     </Form>
   );
 }
+
+const lookFor = (text: string) => ({
+  queryKey: ['customers', text],
+  queryFn: async ({ signal }: { signal: AbortSignal }) => {
+    const url = `/api/find?what=customers&text=${encodeURIComponent(text)}`;
+    const answer = await ask<readonly CustomerView[]>(url, { signal });
+    return answer.ok ? answer.value : [];
+  },
+});
 
 interface Props {
   readonly onChoose: (customer: CustomerView) => void;
@@ -47,15 +58,14 @@ export function CustomerDialog({ onChoose, onClose }: Props) {
   const [adding, setAdding] = useState(false);
   const typed = useLate(text, LATE_MS);
   const asked = worthAsking(typed) ? typed : '';
-  const { data: customers = [] } = useQuery({
-    queryKey: ['customers', asked],
-    placeholderData: keepPreviousData,
-    queryFn: async ({ signal }) => {
-      const url = `/api/find?what=customers&text=${encodeURIComponent(asked)}`;
-      const answer = await ask<readonly CustomerView[]>(url, { signal });
-      return answer.ok ? answer.value : [];
-    },
-  });
+  const client = useQueryClient();
+  const { data: customers = [] } = useQuery({ ...lookFor(asked), placeholderData: keepPreviousData });
+  // Enter before the answer is there counts once it is.
+  const take = async () => {
+    const [first] = worthAsking(text) ? await client.fetchQuery(lookFor(text)) : [];
+    if (first) onChoose(first);
+    else setAdding(true);
+  };
   return (
     <Dialog open onClose={onClose} aria-labelledby="customer-head">
       <h2 id="customer-head" className={styles.dialogHead}>
@@ -74,10 +84,7 @@ export function CustomerDialog({ onChoose, onClose }: Props) {
             onKeyDown={(event) => {
               if (event.key !== 'Enter') return;
               event.preventDefault();
-              if (typed !== text || text.trim() === '') return;
-              const [first] = asked === '' ? [] : customers;
-              if (first) onChoose(first);
-              else setAdding(true);
+              if (text.trim() !== '') void take();
             }}
             slotProps={{ input: { 'aria-label': CUSTOMER.findLong, maxLength: 80 } }}
           />

@@ -29,6 +29,10 @@ const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLin
 const ChangeFoot = dynamic(() => import('./change-foot').then((file) => file.ChangeFoot), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
 
+/** Something about a piece must not be made like this. */
+const refused = ({ shown }: Desk) =>
+  shown.some(({ worked }) => worked?.cautions.some((caution) => caution.level === 'refuse'));
+
 interface FootProps {
   readonly desk: Desk;
   readonly number: number | undefined;
@@ -37,7 +41,6 @@ interface FootProps {
 }
 function Foot({ desk, number, onAccept, onLink }: FootProps) {
   const clean = number !== undefined && !desk.dirty;
-  const refused = desk.shown.some((shown) => shown.worked?.cautions.some((caution) => caution.level === 'refuse'));
   return (
     <div className={styles.foot}>
       {clean ? (
@@ -56,7 +59,7 @@ function Foot({ desk, number, onAccept, onLink }: FootProps) {
       )}
       <Button
         variant="contained"
-        disabled={desk.busy || !desk.complete || refused || !desk.draft.customer}
+        disabled={desk.busy || !desk.complete || refused(desk) || !desk.draft.customer}
         onClick={onAccept}
       >
         {DESK.accept}
@@ -144,7 +147,21 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   }, [order]);
   const compare = useCallback(() => setBeside((before) => (before === 'compare' ? undefined : 'compare')), []);
   const wall = useCallback(() => setBeside((before) => (before === 'wall' ? undefined : 'wall')), []);
-  useDeskKeys(desk, useSave(desk, dialog === 'customer', changing), show, compare, wall);
+  const bringPiece = useCallback(
+    (bring: () => void) => {
+      bring();
+      setBeside(undefined);
+      show(0);
+    },
+    [show],
+  );
+  const next = useCallback(() => changing || bringPiece(desk.addPiece), [bringPiece, changing, desk.addPiece]);
+  const agree = useCallback(() => {
+    if (changing || desk.busy) return;
+    if (!desk.draft.customer) setDialog('customer');
+    else if (desk.complete && !refused(desk)) setDialog('accept');
+  }, [changing, desk]);
+  useDeskKeys(desk, useSave(desk, dialog === 'customer', changing), show, compare, wall, next, agree);
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
@@ -177,11 +194,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         onWall={wall}
         turned={turned}
         onTurn={turn}
-        onPiece={(bring) => {
-          bring();
-          setBeside(undefined);
-          show(0);
-        }}
+        onPiece={bringPiece}
       />
       <section className={styles.left} aria-label={DESK.choices}>
         <Choices

@@ -3,13 +3,15 @@ import { useEffect } from 'react';
 import { isTyping } from '@/ui/keys';
 import type { Desk } from './use-desk';
 
-/** Undo, redo and save from anywhere on the desk; a number opens its section. */
+/** Undo, redo and save from anywhere on the desk; a number opens its section; the next piece, and the yes. */
 export function useDeskKeys(
   desk: Desk,
   save: () => void,
   open: (index: number) => void,
   compare: () => void,
   wall: () => void,
+  next: () => void,
+  agree: () => void,
 ): void {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
@@ -18,6 +20,8 @@ export function useDeskKeys(
       if (command && key === 'z') (event.shiftKey ? desk.redo : desk.undo)();
       else if (command && key === 'y') desk.redo();
       else if (command && key === 's') save();
+      else if (key === 'enter' && (command || event.altKey) && !document.querySelector('[role=dialog]'))
+        (command ? agree : next)();
       else if (/^[pcw]$/.test(key) && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
         if (key === 'p') void desk.toRecord();
         else if (key === 'c') compare();
@@ -34,5 +38,5 @@ export function useDeskKeys(
     };
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
-  }, [desk, save, open, compare, wall]);
+  }, [desk, save, open, compare, wall, next, agree]);
 }

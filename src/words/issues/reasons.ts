@@ -28,6 +28,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'columns-many': () => 'too many columns',
   'chart-falls': () => 'a larger size never costs less than a smaller one',
   'not-a-photo': () => 'a photo is named by 64 hexadecimal digits',
+  'link-token': () => 'a link that was made here',
   'letter-twice': () => 'two designs of one piece have one letter',
   'crop-beyond': () => 'a part of the photo lies within it',
   'photo-twice': () => 'one photo is there twice',

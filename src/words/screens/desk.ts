@@ -133,5 +133,6 @@ export const CHOICES = {
   backAndHang: 'Back and hang',
   insistsOn: 'Insists on',
   nothingYet: 'Nothing yet',
+  key: (number: number) => `Alt ${number}`,
   notMeasuredYet: 'Not measured yet',
 } as const;

@@ -4,7 +4,9 @@ export const KEYS = {
   all: [
     ['/', 'Find anything'],
     ['u', 'Inches or millimetres'],
-    ['1 … 7', 'Desk: open a section'],
+    ['1 … 7, Alt 1 … 7', 'Desk: open a section, the latter also while typing'],
+    ['Alt Enter', 'Desk: the next piece, at its name'],
+    ['Ctrl Enter', 'Desk: whose it is, then the yes'],
     ['p', 'Desk: photos and condition of the piece'],
     ['c', 'Desk: designs side by side; then + copies, v varies, a advises, k keeps, ← → walk, Delete takes out'],
     ['t', 'Desk: turned to the customer, without cost, margin and what is for staff'],

@@ -1,6 +1,6 @@
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/features/desk/desk';
 import { begunWith, newDraft } from '@/features/desk/draft';
 import { pageViewer } from '@/server/access';
 import { dayOf } from '@/server/clock';
