@@ -120,9 +120,6 @@ await page.getByRole('button', { name: /^Plan \d+ jobs/ }).click();
 await page.getByRole('button', { name: 'Confirm, take the material', disabled: false }).waitFor();
 await page.getByRole('heading', { name: /Ready to cut/ }).click();
 await shot('plan-sticks');
-await page.getByRole('tab', { name: /Sheets/ }).click();
-await page.getByRole('heading', { name: /Ready to cut/ }).click();
-await shot('plan-sheets');
 await page.getByRole('button', { name: 'Confirm, take the material' }).click();
 await page.waitForURL('**/rack/plans');
 await page.goto('/rack/mat-cutter');
@@ -159,7 +156,7 @@ for (const [index, [size, price]] of [
 }
 await page.getByLabel(/^Beyond the last/).fill('0.40');
 await shot('books');
-await paper('paper-quote', '/papers/quote/2419');
+await paper('paper-quote', '/papers/quote/2427');
 await paper('paper-ticket', '/papers/ticket/2424-1');
 await paper('paper-wall-card', '/papers/wall-card/2424-1');
 
@@ -202,6 +199,16 @@ await page.getByRole('button', { name: 'Wall #c8cfc6' }).click();
 await page.getByRole('button', { name: 'Sofa' }).click();
 await page.getByRole('heading', { name: 'On the wall' }).click();
 await shot('wall');
+// A quote by its link, as its customer has it on a phone.
+await page.goto('/desk/2427');
+await page.getByRole('button', { name: 'Link', exact: true }).click();
+await page.getByRole('button', { name: 'Make another one' }).click();
+const link = await page.getByLabel('Address of the link').inputValue();
+const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, javaScriptEnabled: false });
+const there = await phone.newPage();
+await there.goto(link);
+await there.screenshot({ path: path.join(INTO, 'link.png') });
+await phone.close();
 const found = async (what: string, text: string) =>
   (await (await page.request.get(`/api/find?what=${what}&text=${text}`)).json()) as unknown;
 const { pieces } = (await found('all', 'Lantern room')) as { pieces: { id: string }[] };

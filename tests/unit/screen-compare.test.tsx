@@ -2,7 +2,7 @@
 /** Several designs of a piece side by side at the desk: copied, varied, advised, walked, kept, taken back. */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/features/desk/desk';
 import { newDraft } from '@/features/desk/draft';
 import { shopView } from '@/server/views';
 import { shopOfFile, show } from '../screens';

@@ -2,7 +2,7 @@
 /** Taking something off at the desk: a discount or a line by hand, with its reason, allowed by an owner above the limit. */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/features/desk/desk';
 import { newDraft } from '@/features/desk/draft';
 import { shopView } from '@/server/views';
 import { button, field, press, sent, shopOfFile, show, type } from '../screens';

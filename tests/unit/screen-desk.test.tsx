@@ -3,7 +3,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { apply, set } from '@/core/design/edit';
 import { length } from '@/core/units/length';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/features/desk/desk';
 import { begunWith, newDraft } from '@/features/desk/draft';
 import { dayOf } from '@/server/clock';
 import { beginWith } from '@/server/customers';

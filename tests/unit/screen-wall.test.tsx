@@ -4,7 +4,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ShopView } from '@/contract/views';
 import { inches } from '@/core/units/length';
-import { DeskScreen } from '@/features/desk';
+import { DeskScreen } from '@/features/desk/desk';
 import { newDraft } from '@/features/desk/draft';
 import { meanColour } from '@/features/desk/photo-colour';
 import { setCardPaper } from '@/server/papers/set-card';

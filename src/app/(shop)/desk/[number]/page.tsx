@@ -1,5 +1,5 @@
 import { notFound, redirect } from 'next/navigation';
-import { AgreedOrder, DeskScreen } from '@/features/desk';
+import { AgreedOrder, DeskScreen } from '@/features/desk/of-number';
 import { newDraft } from '@/features/desk/draft';
 import { pageViewer } from '@/server/access';
 import { dayOf } from '@/server/clock';

@@ -1,2 +1,0 @@
-export { DeskScreen } from './desk';
-export { AgreedOrder } from './agreed';
