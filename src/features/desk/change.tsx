@@ -5,7 +5,6 @@ import Dialog from '@mui/material/Dialog';
 import { useRouter } from 'next/navigation';
 import type { OrderView, ShopView } from '@/contract/views';
 import { changedOf, changedPrice, withCut } from '@/core/changes/change';
-import type { Design } from '@/core/design/design';
 import { formatMoney, money, parseMoney } from '@/core/units/money';
 import { Cash, FractionText } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
@@ -21,14 +20,11 @@ import type { Desk } from './use-desk';
 /** Paths of the form's fields hold no dots. */
 const paidField = (id: string) => `paid-${id}`;
 
-type Piece = OrderView['pieces'][number];
-const agreedDesign = ({ agreed }: Piece): Design => agreed!.resolved.design;
-
 /** Each piece as it is now beside what was agreed, with what of the former one is paid. */
 function piecesOf(desk: Desk, order: OrderView, paid: (id: string) => number) {
   return desk.draft.pieces.map((piece, index) => {
     const was = order.pieces.find(({ id }) => id === piece.id)!;
-    const how = changedOf(agreedDesign(was), piece.design);
+    const how = changedOf(was.design, piece.design);
     const { begun = false, planned = false, amount = 0 } = order.begun[piece.id] ?? {};
     const design = begun ? withCut(piece.design, CHANGE.cutBefore, paid(piece.id)) : piece.design;
     const worked = how === 'design' ? desk.work({ id: `${piece.id}:change`, design, typed: {} }).worked : was.agreed;
@@ -49,6 +45,7 @@ function piecesOf(desk: Desk, order: OrderView, paid: (id: string) => number) {
 export interface ChangeProps {
   readonly desk: Desk;
   readonly shop: ShopView;
+  /** With its designs as they were agreed, as the page has it now. */
   readonly order: OrderView;
 }
 
@@ -80,7 +77,7 @@ export function ChangeDialog({ desk, shop, order, onClose }: ChangeProps & { onC
       if (wrong.length > 0) return { wrong };
       return {
         orderId: order.id,
-        revision: desk.base ?? order.revision,
+        revision: order.revision,
         promised: draft.promised,
         pieces: draft.pieces.map(({ id, design }) => ({ id, design })),
         paid: Object.fromEntries(cut.map(({ id }) => [id, parseMoney(typed[paidField(id)] ?? '')!])),

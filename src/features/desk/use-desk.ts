@@ -121,7 +121,8 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
     const answer = await newest();
     if (!answer?.ok) return;
     const { state: now, revision } = answer.value;
-    if (now !== 'quoted' && !changing) return router.refresh();
+    // What is agreed is shown as it is now; what is changed of it stays, and is compared with that.
+    if (now !== 'quoted') return router.refresh();
     const theirs = draftOf(answer.value);
     setState((before) => {
       if (before.base === revision) return before;
@@ -130,7 +131,7 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
         return { ...before, history: begin(theirs), base: revision, saved: theirs, stale: false };
       return { ...before, stale: true };
     });
-  }, [changing, newest, router, setState, unit]);
+  }, [newest, router, setState, unit]);
 
   return {
     draft,

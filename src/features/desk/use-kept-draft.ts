@@ -21,8 +21,9 @@ export function useKeptDraft(
   // The server drew what it keeps; what this browser has is looked at when it is here.
   useEffect(() => {
     const here = kept(key, who);
-
-    if (here) setState((before) => withBrowser(before, here, order, startUnit.current));
+    // What was typed before an order was agreed is no change of it.
+    const former = order?.state === 'accepted' && here?.base !== order.revision;
+    if (here && !former) setState((before) => withBrowser(before, here, order, startUnit.current));
     const hands = keeper(key, who);
     keeping.current = hands;
     return () => hands.stop();

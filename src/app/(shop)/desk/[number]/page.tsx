@@ -25,7 +25,9 @@ export default async function Page({ params, searchParams }: Asked) {
   if (!order) notFound();
   const changing = order.state === 'accepted' && (await searchParams).change !== undefined;
   if (order.state !== 'quoted' && !changing) return <AgreedOrder order={order} />;
-  const mine = await keptDraft(viewer, order.id);
+  const kept = await keptDraft(viewer, order.id);
+  // What was typed before it was agreed is no change of it.
+  const mine = changing && kept?.base !== order.revision ? null : kept;
   return (
     <DeskScreen
       key={`${order.id}${changing ? ' change' : ''}`}
