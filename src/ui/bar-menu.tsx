@@ -32,7 +32,12 @@ interface Props {
 }
 
 export function BarMenu({ at, places, behind, onClose }: Props) {
-  const leave = () => void fetch('/api/session', { method: 'DELETE' }).then(() => window.location.assign('/sign-in'));
+  const leave = () =>
+    void fetch('/api/session', { method: 'DELETE' }).then(() => {
+      // What was typed into forms of this tab is nobody else’s business.
+      sessionStorage.clear();
+      window.location.assign('/sign-in');
+    });
   const item = ([name, href]: Place, className?: string) => (
     <MenuItem key={href} component={Link} href={href} className={className ?? ''} onClick={onClose}>
       {name}

@@ -40,6 +40,38 @@ describe('the page of a customer', () => {
     );
   });
 
+  it('that was left with something typed has it when one comes back; what others changed beside it is there too', async () => {
+    sessionStorage.clear();
+    const id = await somebody('Left Open', '555 4');
+    const { unmount } = await page(id);
+    type('Notes, for the shop only', 'Prefers mornings');
+    unmount();
+    const { revision, addresses, prefers } = await viewOf(id);
+    await must(
+      shop().app.command('edit-customer', {
+        customerId: id,
+        revision,
+        name: 'Left Open',
+        phone: '555 5',
+        email: '',
+        addresses: [...addresses],
+        prefers,
+        notes: '',
+      }),
+    );
+    const again = await page(id);
+    await waitFor(() => expect(field('Notes, for the shop only').value).toBe('Prefers mornings'));
+    expect(field('Phone').value).toBe('555 5');
+    press('Save');
+    await waitFor(async () => expect(await viewOf(id)).toMatchObject({ notes: 'Prefers mornings', phone: '555 5' }));
+    expect(sessionStorage.length).toBe(0);
+    again.unmount();
+    const other = await somebody('Another One');
+    sessionStorage.setItem(`lopren.customer.${other}`, '{"notes":');
+    await page(other);
+    expect(field('Notes, for the shop only').value).toBe('');
+  });
+
   it('says what is wrong beside its field, and loses nothing', async () => {
     const id = await somebody('Wrong Mail');
     await page(id);

@@ -7,6 +7,7 @@ import type { CustomerPage } from '@/contract/views';
 import { Choice } from '@/ui/choice';
 import { Choose } from '@/ui/choose';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { useTypedKept } from '@/ui/typed-kept';
 import { CUSTOMER_PAGE } from '@/words/screens/customers';
 import styles from './customers.module.css';
 
@@ -40,9 +41,13 @@ export function CustomerForm({ of: who }: { of: CustomerPage }) {
         ...(channel === ANY ? {} : { channel }),
       },
     }),
-    onDone: () => setSaved(true),
+    onDone: () => {
+      forget();
+      setSaved(true);
+    },
     fieldOf: { 'prefers.border': 'border' },
   });
+  const forget = useTypedKept(of.form, `lopren.customer.${who.id}`);
   const changed =
     of.form.formState.isDirty || units !== (who.prefers.units ?? ANY) || channel !== (who.prefers.channel ?? ANY);
   return (
