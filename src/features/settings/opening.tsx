@@ -1,15 +1,14 @@
 'use client';
 /** When the shop is open, on which days it stays closed besides, and how long glue, paint and press take. */
 import Button from '@mui/material/Button';
-import Chip from '@mui/material/Chip';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { WEEKDAYS } from '@/core/schedule/calendar';
 import { Field } from '@/ui/form';
-import { dayName } from '@/words/materials';
 import { OPENING } from '@/words/screens/settings';
 import styles from './settings.module.css';
 
+const ClosedDays = dynamic(() => import('./closed-days').then((file) => file.ClosedDays), { loading: () => null });
 const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
 
 interface Props {
@@ -32,14 +31,13 @@ export function Opening({ today, closed, onClosed }: Props) {
       <p className="soft">{OPENING.say}</p>
       <h3>{OPENING.closed}</h3>
       <div className={styles.closed}>
-        {coming.map((day) => (
-          <Chip
-            key={day}
-            label={dayName(day, Number(today.slice(0, 4)))}
-            onDelete={() => onClosed(closed.filter((other) => other !== day))}
-            aria-label={OPENING.openAgain(dayName(day))}
+        {coming.length > 0 && (
+          <ClosedDays
+            days={coming}
+            year={Number(today.slice(0, 4))}
+            onOpen={(day) => onClosed(closed.filter((other) => other !== day))}
           />
-        ))}
+        )}
         {coming.length === 0 && <span className="soft">{OPENING.noneClosed}</span>}
         <Button variant="text" aria-haspopup="dialog" onClick={(event) => setAnchor(event.currentTarget)}>
           {OPENING.addClosed}
