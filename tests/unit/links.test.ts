@@ -28,7 +28,7 @@ beforeEach(() => {
 });
 
 /** A quote of one piece with a second design B. */
-async function offered() {
+async function offered(design = WIDE) {
   const orderId = crypto.randomUUID();
   const pieceId = crypto.randomUUID();
   await must(
@@ -37,7 +37,7 @@ async function offered() {
       revision: null,
       customerId: shop.customerId,
       promised: '2031-12-15',
-      pieces: [{ id: pieceId, design: stockedDesign(), letter: 'A', others: [{ letter: 'B', design: WIDE }] }],
+      pieces: [{ id: pieceId, design: stockedDesign(), letter: 'A', others: [{ letter: 'B', design }] }],
     }),
   );
   return { orderId, pieceId };
@@ -99,19 +99,8 @@ describe('a link', () => {
   });
 
   it('asks for the reasons of warnings of every design that can be chosen', async () => {
-    const orderId = crypto.randomUUID();
-    const pieceId = crypto.randomUUID();
     const { piece } = stockedDesign();
-    const sheds = stockedDesign({ piece: { ...piece, kind: 'pastel' } });
-    await must(
-      shop.app.command('save-quote', {
-        orderId,
-        revision: null,
-        customerId: shop.customerId,
-        promised: '2031-12-15',
-        pieces: [{ id: pieceId, design: stockedDesign(), others: [{ letter: 'B', design: sheds }] }],
-      }),
-    );
+    const { orderId, pieceId } = await offered(stockedDesign({ piece: { ...piece, kind: 'pastel' } }));
     const make = (reasons: Record<string, string>) =>
       shop.app.command('make-link', { linkId: crypto.randomUUID(), orderId, revision: 1, token: newToken(), reasons });
     const refused = await make({});

@@ -4,13 +4,14 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useRouter } from 'next/navigation';
 import { issue } from '@/core/issue';
-import { Cash, FractionText } from '@/ui/figures';
-import { Field, Form, useCommandForm } from '@/ui/form';
+import { Cash } from '@/ui/figures';
+import { Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
 import { sayCaution } from '@/words/issues/say-caution';
 import { DESK } from '@/words/screens/desk';
 import { ACCEPT } from '@/words/screens/desk-later';
 import styles from './desk.module.css';
+import { ReasonField } from './reason-field';
 import type { Desk } from './use-desk';
 
 /** Every warning of the order, under the key that its reason is kept by; a field's name holds no dots. */
@@ -60,20 +61,11 @@ export function AcceptDialog({ desk, onClose }: { desk: Desk; onClose: () => voi
           </div>
         </dl>
         {warnings.map(({ key, index, caution }, place) => (
-          <Field
+          <ReasonField
             key={key}
             name={key}
-            most={300}
             first={place === 0}
-            label={
-              <>
-                <span className={styles.warning}>
-                  {desk.draft.pieces.length > 1 && `${DESK.piece(index + 1)}. `}
-                  <FractionText text={sayCaution(caution.code, caution.figures, unit)} />
-                </span>
-                {ACCEPT.why}
-              </>
-            }
+            text={`${desk.draft.pieces.length > 1 ? `${DESK.piece(index + 1)}. ` : ''}${sayCaution(caution.code, caution.figures, unit)}`}
           />
         ))}
         <div className={styles.dialogEnd}>

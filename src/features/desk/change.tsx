@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import type { OrderView, ShopView } from '@/contract/views';
 import { changedOf, changedPrice, withCut } from '@/core/changes/change';
 import { formatMoney, money, parseMoney } from '@/core/units/money';
-import { Cash, FractionText } from '@/ui/figures';
+import { Cash } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useUnit } from '@/ui/units';
 import { wrongAmount } from '@/ui/wrong-amount';
@@ -15,6 +15,7 @@ import { dayName } from '@/words/materials';
 import { CHANGE } from '@/words/screens/desk-change';
 import { ACCEPT } from '@/words/screens/desk-later';
 import styles from './desk.module.css';
+import { ReasonField } from './reason-field';
 import type { Desk } from './use-desk';
 
 /** Paths of the form's fields hold no dots. */
@@ -171,19 +172,7 @@ export function ChangeDialog({ desk, shop, order, onClose }: ChangeProps & { onC
           />
         ))}
         {warnings.map(({ key, text }) => (
-          <Field
-            key={key}
-            name={key}
-            most={300}
-            label={
-              <>
-                <span className={styles.warning}>
-                  <FractionText text={text} />
-                </span>
-                {ACCEPT.why}
-              </>
-            }
-          />
+          <ReasonField key={key} name={key} first={false} text={text} />
         ))}
         <div className={styles.dialogEnd}>
           <Button variant="outlined" onClick={onClose}>

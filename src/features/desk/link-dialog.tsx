@@ -5,7 +5,6 @@ import Dialog from '@mui/material/Dialog';
 import { useEffect, useState } from 'react';
 import type { LinksView } from '@/contract/link-views';
 import { LONGEST_QUESTION, newToken } from '@/core/links/link';
-import { FractionText } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useLateView } from '@/ui/query';
 import { Trouble } from '@/ui/trouble';
@@ -13,6 +12,7 @@ import { useCommand } from '@/ui/use-command';
 import { momentText } from '@/words/materials';
 import { LINKS, LINK_EVENTS } from '@/words/screens/desk-link';
 import styles from './link.module.css';
+import { ReasonField } from './reason-field';
 
 /** A warning that somebody answers for before the customer can agree by themselves. */
 export interface LinkWarning {
@@ -82,17 +82,7 @@ function Make({ order, warnings, another, onMade }: MakeProps) {
   return (
     <Form of={of} className={styles.dialog}>
       {warnings.map(({ key, text }, place) => (
-        <Field
-          key={key}
-          name={key}
-          most={300}
-          first={place === 0}
-          label={
-            <>
-              <FractionText text={text} /> {LINKS.reason}
-            </>
-          }
-        />
+        <ReasonField key={key} name={key} first={place === 0} text={text} />
       ))}
       <span>
         <Button

@@ -10,7 +10,6 @@ export const LINKS = {
   say: 'Whoever has it sees this order and nothing else: picks a design, asks, agrees by name and pays the deposit.',
   make: 'Make a link',
   another: 'Make another one',
-  reason: 'Why it is accepted',
   made: 'The link. It is shown this once; copy it, or let their phone read the code.',
   address: 'Address of the link',
   copy: 'Copy',
