@@ -169,6 +169,7 @@ describe('an order after yes', () => {
     const stranger = { id: crypto.randomUUID(), design: stockedDesign() };
     expect(codes(await command({ pieces: [stranger] }))).toBe('change-pieces');
     expect(codes(await command({ pieces: [...one.pieces, stranger] }))).toBe('change-pieces');
+    expect(codes(await command({ pieces: [...one.pieces, ...one.pieces] }))).toBe('change-pieces');
     expect(codes(await command({ promised: '2031-05-04' }))).toBe('promise-past');
     expect(codes(await change(orderId, (was) => was))).toBe('change-none');
     const was = await agreed(orderId);

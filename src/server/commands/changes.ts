@@ -32,7 +32,7 @@ import { signed, withinLimit } from '../concessions';
 import type { Context, Handler, Readying } from '../door';
 import type { ShopData } from '../app-context';
 import { ownersPin } from '../owners-pin';
-import { freshOrder, noPromise, refusals, valuedAbove, workPieces } from './orders';
+import { freshOrder, noPromise, reasonsOf, refusals, valuedAbove, workPieces } from './orders';
 
 export const readyChangeOrder: Readying<'change-agreed'> = ({ pin }, context) => ownersPin(pin, context);
 
@@ -52,7 +52,7 @@ async function paired(tx: Tx, order: OrderRow, asked: Asked, name: string): Prom
   const rows = await piecesOf(tx, order.id);
   const jobs = await jobsOfOrder(tx, order.id);
   const given = new Map(asked.pieces.map(({ id, design }) => [id, design]));
-  if (given.size !== rows.length || rows.some(({ id }) => !given.has(id))) return bad(issue('change-pieces'));
+  if (asked.pieces.length !== rows.length || rows.some(({ id }) => !given.has(id))) return bad(issue('change-pieces'));
   if (jobs.some(({ handed }) => handed !== null)) return bad(issue('order-part-gone'));
   const known = rows.flatMap((row) => [...givenIn(agreedDesign(row)), ...givenIn(row.quoted)]);
   const invented = [...given.values()].flatMap(givenIn).some((one) => !known.some((two) => sameValue(one, two)));
@@ -104,11 +104,7 @@ async function write(
   reasons: Asked['reasons'],
   { now, by }: Context,
 ): Promise<Outcome<undefined>> {
-  const own = Object.fromEntries(
-    Object.entries(reasons).flatMap(([key, reason]) =>
-      key.startsWith(`${row.id}:`) ? [[key.slice(row.id.length + 1), reason]] : [],
-    ),
-  );
+  const own = reasonsOf(row.id, reasons);
   if (how === 'words') {
     await changePiece(tx, row.id, inWordsOf(row.design, design), inWordsOf(row.quoted, design), agreedFrom(worked));
     await touchJob(tx, row.id);

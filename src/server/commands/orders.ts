@@ -299,6 +299,14 @@ export async function valuedAbove(
   });
 }
 
+/** The reasons given for the warnings of one piece, by the caution's code. */
+export const reasonsOf = (pieceId: string, reasons: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(reasons).flatMap(([key, reason]) =>
+      key.startsWith(`${pieceId}:`) ? [[key.slice(pieceId.length + 1), reason]] : [],
+    ),
+  );
+
 async function makeJob(
   tx: Tx,
   order: OrderRow,
@@ -308,11 +316,7 @@ async function makeJob(
   reasons: Record<string, string>,
   { now, by, link }: Context,
 ) {
-  const own = Object.fromEntries(
-    Object.entries(reasons).flatMap(([key, reason]) =>
-      key.startsWith(`${pieceId}:`) ? [[key.slice(pieceId.length + 1), reason]] : [],
-    ),
-  );
+  const own = reasonsOf(pieceId, reasons);
   await insertJob(tx, pieceId, `${order.number}-${position}`, order.id, own);
   for (const [index, step] of worked.route.entries()) {
     await insertStep(tx, {
