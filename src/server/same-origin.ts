@@ -32,7 +32,7 @@ export function refusedRequest(asked: Asked, kind: RequestKind): Issue | undefin
   const type = (asked.headers.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
   if (kind === 'json' && asked.method !== 'DELETE' && type !== 'application/json')
     return issue('type-wrong', { read: type.slice(0, 60) });
-  if (kind === 'form' && type !== FORM_TYPE) return issue('type-wrong', { read: type.slice(0, 60) });
+  if (kind === 'form' && type !== FORM_TYPE) return issue('type-wrong', { read: type.slice(0, 60), wanted: FORM_TYPE });
   if (kind === 'upload' && asked.headers.get(UPLOAD_HEADER) === null) return issue('upload-header');
   return undefined;
 }

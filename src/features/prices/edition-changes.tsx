@@ -4,6 +4,7 @@ import type { EditionChanges as Changes } from '@/contract/views';
 import { type Money, formatMoney } from '@/core/units/money';
 import { useLateView } from '@/ui/query';
 import { PRICES } from '@/words/screens/prices';
+import { PRICES_ASKED } from '@/words/screens/prices-asked';
 import styles from './prices.module.css';
 
 /** `depositPercent` as “deposit percent”. */
@@ -36,31 +37,31 @@ export function EditionChanges({ number }: { number: number }) {
   return (
     <div className={styles.changes} role="region" aria-label={PRICES.changedIn(number)}>
       {before === null ? (
-        <p className="soft">{PRICES.firstEdition}</p>
+        <p className="soft">{PRICES_ASKED.firstEdition}</p>
       ) : (
-        <p className="soft">{none ? PRICES.nothingChanged : PRICES.against(before)}</p>
+        <p className="soft">{none ? PRICES_ASKED.nothingChanged : PRICES_ASKED.against(before)}</p>
       )}
       {before !== null && (
         <ul>
           {rules.map(({ path, from, to }) => (
             <li key={path.join('.')}>
-              <b>{words(path)}</b> {PRICES.fromTo(shown(path, from), shown(path, to))}
+              <b>{words(path)}</b> {PRICES_ASKED.fromTo(shown(path, from), shown(path, to))}
             </li>
           ))}
           {materials.map(({ list, code, name, does, changes }) => (
             <li key={`${list} ${code}`}>
-              <b>{name}</b> <span className="soft">{code}</span> {PRICES.does[does]}
+              <b>{name}</b> <span className="soft">{code}</span> {PRICES_ASKED.does[does]}
               {changes.map(({ field, from, to }) => (
                 <span key={field}>
                   {' '}
-                  {field} {PRICES.fromTo(from, to)}
+                  {field} {PRICES_ASKED.fromTo(from, to)}
                 </span>
               ))}
             </li>
           ))}
         </ul>
       )}
-      {more > 0 && <p className="soft">{PRICES.moreChanged(more)}</p>}
+      {more > 0 && <p className="soft">{PRICES_ASKED.moreChanged(more)}</p>}
     </div>
   );
 }

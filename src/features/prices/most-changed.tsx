@@ -4,11 +4,11 @@ import { changeOf } from '@/core/units/money';
 import type { Repriced } from '@/core/pricing/what-if-parts';
 import { Cash } from '@/ui/figures';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';
-import { PRICES } from '@/words/screens/prices';
+import { PRICES_ASKED } from '@/words/screens/prices-asked';
 
 export function Most({ orders }: { orders: readonly Repriced[] }) {
   return (
-    <SheetTable label={PRICES.mostChanged} columns={PRICES.columns}>
+    <SheetTable label={PRICES_ASKED.mostChanged} columns={PRICES_ASKED.columns}>
       {orders.map(({ number, customer, before, after }) => (
         <Row key={number}>
           <Cell>
@@ -20,7 +20,7 @@ export function Most({ orders }: { orders: readonly Repriced[] }) {
           <Cell num>
             <Cash value={after} />
           </Cell>
-          <Cell num>{PRICES.change(changeOf(before, after))}</Cell>
+          <Cell num>{PRICES_ASKED.change(changeOf(before, after))}</Cell>
         </Row>
       ))}
     </SheetTable>

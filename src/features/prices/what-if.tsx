@@ -5,18 +5,15 @@ import dynamic from 'next/dynamic';
 import { useRef, useState } from 'react';
 import type { WhatIfView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
-import { changeOf } from '@/core/units/money';
 import type { PriceRules } from '@/core/pricing/rule-schema';
 import { together } from '@/core/pricing/what-if-parts';
 import { Choice } from '@/ui/choice';
-import { Cash } from '@/ui/figures';
 import { post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
-import { PRICES } from '@/words/screens/prices';
+import { PRICES_HELD } from '@/words/screens/prices-held';
 import styles from './prices.module.css';
 
-const Most = dynamic(() => import('./most-changed').then((file) => file.Most), { loading: () => null });
-const Spread = dynamic(() => import('./spread-chart').then((file) => file.Spread), { loading: () => null });
+const Held = dynamic(() => import('./held').then((file) => file.Held), { loading: () => null });
 
 type Read = { readonly rules: PriceRules } | { readonly wrong: readonly Issue[] };
 
@@ -57,17 +54,16 @@ export function LastMonth({ read }: { read: Read }) {
     } while (whole.next !== null);
     stop();
   };
-  const view = found?.view;
   return (
-    <section className={styles.lastMonth} aria-label={PRICES.lastMonth}>
-      <h2>{PRICES.lastMonth}</h2>
+    <section className={styles.lastMonth} aria-label={PRICES_HELD.lastMonth}>
+      <h2>{PRICES_HELD.lastMonth}</h2>
       <div className={styles.acts}>
         <Choice
-          label={PRICES.lastMonth}
+          label={PRICES_HELD.lastMonth}
           value={time}
           options={[
-            ['month', PRICES.month],
-            ['year', PRICES.year],
+            ['month', PRICES_HELD.month],
+            ['year', PRICES_HELD.year],
           ]}
           onChange={(to) => {
             stop();
@@ -75,34 +71,19 @@ export function LastMonth({ read }: { read: Read }) {
           }}
         />
         <Button variant="outlined" disabled={progress !== undefined || asked === ''} onClick={() => void ask()}>
-          {PRICES.try}
+          {PRICES_HELD.try}
         </Button>
         {progress && (
           <>
-            <span role="status">{PRICES.progress(progress.done, progress.of)}</span>
+            <span role="status">{PRICES_HELD.progress(progress.done, progress.of)}</span>
             <Button variant="text" onClick={stop}>
-              {PRICES.stop}
+              {PRICES_HELD.stop}
             </Button>
           </>
         )}
       </div>
       <Trouble issues={issues} />
-      {view && (
-        <>
-          <p data-old={found.of !== asked || undefined}>
-            {PRICES.came(view.orders, view.days)} <Cash value={view.before} /> → <b>{<Cash value={view.after} />}</b>{' '}
-            {PRICES.change(changeOf(view.before, view.after))}
-          </p>
-          {found.of !== asked && <p className="soft">{PRICES.oldAnswer}</p>}
-          {view.left > 0 && <p className="soft">{PRICES.left(view.left)}</p>}
-          {view.next !== null && !progress && (
-            <p className="soft">{PRICES.stopped(view.orders + view.left, view.of)}</p>
-          )}
-          <p className="soft">{PRICES.quotes(view.quotes)}</p>
-          <Spread counts={view.spread} />
-          {view.most.length > 0 && <Most orders={view.most} />}
-        </>
-      )}
+      {found && <Held view={found.view} old={found.of !== asked} asking={progress !== undefined} />}
     </section>
   );
 }
