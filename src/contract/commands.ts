@@ -2,9 +2,7 @@
 import { z } from 'zod';
 import { backingSchema, glazingSchema, sheetSchema } from '@/core/design/common-schema';
 import { pieceRecordSchema, strokesSchema } from '@/core/custody/record-schema';
-import { choosingFields, letterSchema, lettersApart } from '@/core/design/candidates-schema';
 import { MEANS } from '@/core/ledger/accounts';
-import { LINK_TOKEN, LONGEST_QUESTION } from '@/core/links/link';
 import { columnMapSchema } from '@/core/supplier-list/column-map';
 import { LIST_NAMES } from '@/core/supplier-list/names';
 import { GROUPS } from '@/core/pricing/book';
@@ -12,30 +10,14 @@ import { groupRuleSchema, percentText, priceRulesSchema } from '@/core/pricing/r
 import { CHECK_POINTS, type CheckPoint, STEPS } from '@/core/route/steps';
 import { LONGEST, length } from '@/core/units/length';
 import { MOST_MONEY } from '@/core/units/money';
-import { wallSchema } from '@/core/wall/wall-schema';
 import { LARGEST_LIST } from './limits';
 import { ROLES, type Role } from './roles';
 import { CHANNELS } from './channels';
+import { ALL, COUNTER, amount, day, id, line, pinSchema, revision } from './payload-parts';
+import { saleCommands } from './sale-commands';
 import { settingsSchema } from './settings';
 
-export { ROLES, type Role };
-const COUNTER: readonly Role[] = ['owner', 'counter'];
-const ALL: readonly Role[] = ROLES;
-
-const id = z.uuid();
-const revision = z.int().min(0);
-/** A text with something to see in it, and none of the signs that turn or hide others. */
-const seen = /[\p{L}\p{N}\p{P}\p{S}]/u;
-const hiding = /[\p{Cc}\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/u;
-const line = (most: number) =>
-  z
-    .string()
-    .trim()
-    .min(1)
-    .max(most)
-    .refine((text) => seen.test(text) && !hiding.test(text), 'not-seen');
-const day = z.iso.date().refine((text) => text >= '2000-01-01' && text <= '2199-12-31', 'day-out-of-range');
-const amount = z.int().positive().max(MOST_MONEY);
+export { ROLES, type Role, pinSchema };
 const articleCode = line(40);
 const till = z.int().min(1).max(999);
 /** Notes and coins as they were counted: what each is worth, and how many. */
@@ -65,7 +47,6 @@ export const prefersSchema = z.strictObject({
   border: z.string().trim().max(120).optional(),
   channel: z.enum(CHANNELS).optional(),
 });
-export const pinSchema = z.string().regex(/^\d{4,8}$/, 'not-a-pin');
 export { LARGEST_LIST };
 
 const rackLength = z.int().min(1).max(LONGEST);
@@ -218,88 +199,7 @@ export const commands = {
       value: z.int().min(0).max(1e12).nullable(),
     }),
   },
-  'save-quote': {
-    roles: COUNTER,
-    payload: z.object({
-      orderId: id,
-      /** Null for an order that was never saved. */
-      revision: revision.nullable(),
-      customerId: id,
-      promised: day,
-      pieces: z
-        .array(z.object({ id, ...choosingFields }).refine(lettersApart, 'letter-twice'))
-        .min(1)
-        .max(40),
-      /** Where it will hang; left as it is when it is not said. */
-      wall: wallSchema.optional(),
-      /** An owner's, where more is taken off a price than the person may. */
-      pin: pinSchema.optional(),
-    }),
-    secret: ['pin'],
-  },
-  /** An open quote once more, at today's prices. */
-  're-quote': { roles: COUNTER, payload: z.strictObject({ orderId: id, revision }) },
-  'accept-order': {
-    roles: COUNTER,
-    payload: z.object({
-      orderId: id,
-      revision,
-      /** The total the customer saw, so that nothing else is agreed. */
-      total: z.int().min(0).max(MOST_MONEY),
-      /** Why each warning is accepted: `pieceId:code` -> reason. */
-      reasons: z.record(z.string().max(80), line(300)),
-    }),
-  },
-  /** A link by which the customer sees the order as it is now; the token is made by whoever asks and kept as a hash. */
-  'make-link': {
-    roles: COUNTER,
-    payload: z.strictObject({
-      linkId: id,
-      orderId: id,
-      revision,
-      token: z.string().regex(LINK_TOKEN, 'link-token'),
-      reasons: z.record(z.string().max(80), line(300)),
-    }),
-    secret: ['token'],
-  },
-  'withdraw-link': { roles: COUNTER, payload: z.strictObject({ linkId: id }) },
-  'answer-question': { roles: COUNTER, payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }) },
-  /** What a customer does by a link; the program gives these for who knows its token. */
-  'link-choose': {
-    roles: [] as readonly Role[],
-    internal: true,
-    payload: z.strictObject({ linkId: id, revision, pieceId: id, letter: letterSchema }),
-  },
-  'link-ask': {
-    roles: [] as readonly Role[],
-    internal: true,
-    payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }),
-  },
-  'link-accept': {
-    roles: [] as readonly Role[],
-    internal: true,
-    payload: z.strictObject({ linkId: id, revision, total: z.int().min(0).max(MOST_MONEY), name: line(120) }),
-  },
-  'link-pay': { roles: [] as readonly Role[], internal: true, payload: z.strictObject({ linkId: id, requestId: id }) },
-  /** An agreed order becomes another: its day, its words, its designs; what was cut for the former one is paid or not. */
-  'change-agreed': {
-    roles: COUNTER,
-    payload: z.strictObject({
-      orderId: id,
-      revision,
-      promised: day,
-      pieces: z
-        .array(z.strictObject({ id, design: choosingFields.design }))
-        .min(1)
-        .max(40),
-      /** Of what was cut for the former design of a piece, what the customer pays; said for each that is begun. */
-      paid: z.record(id, z.int().min(0).max(MOST_MONEY)),
-      total: z.int().min(0).max(MOST_MONEY),
-      reasons: z.record(z.string().max(80), line(300)),
-      pin: pinSchema.optional(),
-    }),
-    secret: ['pin'],
-  },
+  ...saleCommands,
   'cancel-order': {
     roles: COUNTER,
     payload: z.object({

@@ -42,16 +42,22 @@ async function makeLink(page: Page): Promise<string> {
   return new URL(address).pathname;
 }
 
+/** A quote of two designs with its link open on the customer's phone. */
+async function linked(page: Page, customer: string, browser: Browser, baseURL: string | undefined) {
+  await signIn(page);
+  const number = await quoteOfTwo(page, customer);
+  const path = await makeLink(page);
+  const there = await phone(browser, baseURL);
+  await there.goto(path);
+  return { number, there };
+}
+
 test('on a phone, without scripts: a design is chosen, asked about, agreed to and paid for; the desk follows', async ({
   page,
   browser,
   baseURL,
 }) => {
-  await signIn(page);
-  const number = await quoteOfTwo(page, 'Linked Person');
-  const path = await makeLink(page);
-  const there = await phone(browser, baseURL);
-  await there.goto(path);
+  const { number, there } = await linked(page, 'Linked Person', browser, baseURL);
   await expect(there.getByRole('heading', { name: 'Your quote' })).toBeVisible();
   expect(await there.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   const total = there.locator('dl > div[data-total] dd');
@@ -96,11 +102,7 @@ test('a link that is withdrawn, guessed, or looked at beside a change says so, a
   browser,
   baseURL,
 }) => {
-  await signIn(page);
-  const number = await quoteOfTwo(page, 'Careful Person');
-  const path = await makeLink(page);
-  const there = await phone(browser, baseURL);
-  await there.goto(path);
+  const { number, there } = await linked(page, 'Careful Person', browser, baseURL);
   await there.getByLabel('Your name, in full').fill('Careful Person');
   // Meanwhile the shop changes it.
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
