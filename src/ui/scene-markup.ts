@@ -7,6 +7,9 @@ const two = (value: number) => Math.round(value * 100) / 100;
 const plain = (text: string) => text.replace(/[^#\w.(), -]/g, '');
 const plainPath = (text: string) => text.replace(/[^\w/-]/g, '');
 
+const ENTITIES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
+const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => ENTITIES[sign]!);
+
 function shapeMarkup(shape: Shape, scale: number, key: string, photosAt: string): string {
   const at = (points: readonly Point[]) => points.map(([x, y]) => `${two(x * scale)},${two(y * scale)}`).join(' ');
   switch (shape.kind) {
@@ -27,6 +30,8 @@ function shapeMarkup(shape: Shape, scale: number, key: string, photosAt: string)
         `<image href="${plainPath(photosAt)}/${plain(shape.hash)}?size=${size}" x="${two(shape.at[0] * scale)}" y="${two(shape.at[1] * scale)}" width="${w}" height="${h}" preserveAspectRatio="xMidYMid slice" clip-path="url(#${key})"/>`
       );
     }
+    case 'engraved':
+      return `<text x="${two(shape.at[0] * scale)}" y="${two(shape.at[1] * scale)}" dy=".34em" font-size="${two(shape.tall * scale)}" text-anchor="middle" fill="${plain(shape.colour)}">${escaped(shape.text)}</text>`;
     // Figures are set by `SceneSvg`; a bare scene has none.
     case 'text':
     case 'length':

@@ -144,6 +144,22 @@ function draw(shape: Shape, key: number, paint: Paint) {
         </g>
       );
     }
+    case 'engraved': {
+      const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
+      return (
+        <text
+          key={key}
+          x={x}
+          y={y}
+          dy="0.34em"
+          fontSize={shape.tall * paint.scale}
+          textAnchor="middle"
+          fill={shape.colour}
+        >
+          {shape.text}
+        </text>
+      );
+    }
     case 'length': {
       const [x = 0, y = 0] = paint.at(shape.at).split(',').map(Number);
       return (

@@ -59,7 +59,7 @@ describe('on the wall', () => {
     const left = held.style.left;
     fireEvent.pointerDown(held, { clientX: 100, clientY: 100, pointerId: 1 });
     fireEvent.pointerMove(held, { clientX: 150, clientY: 80, pointerId: 1 });
-    expect(held.style.transform).toBe('translate(50px, -20px)');
+    await waitFor(() => expect(held.style.transform).toBe('translate(50px, -20px)'));
     expect(held.style.left).toBe(left);
     fireEvent.pointerUp(held, { clientX: 150, clientY: 80, pointerId: 1 });
     await waitFor(() => expect(frame(/^Small one: hook/).style.left).not.toBe(left));

@@ -10,6 +10,7 @@ import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
 import { slope } from './profile';
 import { type Box, type Point, type Scene, type Shape, rectangle, shade } from './scene';
 import { artwork } from './artwork';
+import { plate } from './plate';
 import { dimensions } from './dimensions';
 
 const BANDS = 12;
@@ -168,11 +169,7 @@ function manySided(worked: WorkedOut, area: Box, sides: number): Shape[] {
 }
 
 /** What is drawn in a window that holds something else than the piece. */
-const WINDOW_KIND: Readonly<Partial<Record<WindowHolds, PieceKind>>> = {
-  photograph: 'photograph',
-  plate: 'certificate',
-  cloth: 'textile',
-};
+const WINDOW_KIND: Readonly<Partial<Record<WindowHolds, PieceKind>>> = { photograph: 'photograph', cloth: 'textile' };
 
 /** The photo of the piece where the piece lies, or the picture of its kind. */
 const picture = (photo: string | undefined, kind: PieceKind, { x, y, w, h }: Box, clip: Box): Shape[] =>
@@ -205,24 +202,31 @@ function pieces(worked: WorkedOut, area: Box, photos: readonly string[]): Shape[
         : [];
     return [under, ...sides(worked, area), ...shadow, ...picture(photos[0], kind, piece, area)];
   }
-  let shown = 0;
+  const corner = [area.x + toMm(matted.border.left), area.y + toMm(matted.border.top)] as const;
   return [
     under,
-    ...matted.windows.flatMap((one) => {
-      const window: Box = {
-        x: area.x + toMm(matted.border.left) + toMm(one.left),
-        y: area.y + toMm(matted.border.top) + toMm(one.top),
-        w: toMm(one.w),
-        h: toMm(one.h),
-      };
-      const within = matted.edge === 'floated' ? centred(window, one.piece) : window;
-      const other = WINDOW_KIND[one.holds ?? 'piece'];
-      const photo = other === undefined || other === 'photograph' ? photos[shown] : undefined;
-      if (photo === undefined) return artwork(other ?? kind, within.x, within.y, within.w, within.h);
-      shown += 1;
-      return picture(photo, kind, matted.edge === 'floated' ? within : behind(worked, window, one.piece), window);
+    ...inWindows(worked, photos).flatMap((shapes, index) => {
+      const { left, top } = matted.windows[index]!;
+      return shapes.map((shape) => move(shape, corner[0] + toMm(left), corner[1] + toMm(top)));
     }),
   ];
+}
+
+/** What is seen in each window of the mat, from the corner of that window. */
+export function inWindows(worked: WorkedOut, photos: readonly string[] = []): Shape[][] {
+  const { matted } = worked.sizes;
+  const { kind } = worked.resolved.design.piece;
+  let shown = 0;
+  return (matted?.windows ?? []).map((one) => {
+    const window: Box = { x: 0, y: 0, w: toMm(one.w), h: toMm(one.h) };
+    const within = matted!.edge === 'floated' ? centred(window, one.piece) : window;
+    if (one.holds === 'plate') return plate(one.text ?? '', within);
+    const other = WINDOW_KIND[one.holds ?? 'piece'];
+    const photo = other === undefined || other === 'photograph' ? photos[shown] : undefined;
+    if (photo === undefined) return artwork(other ?? kind, within.x, within.y, within.w, within.h);
+    shown += 1;
+    return picture(photo, kind, matted!.edge === 'floated' ? within : behind(worked, window, one.piece), window);
+  });
 }
 
 /** The lined sides of a box, seen from the front as narrow bands. */
@@ -310,6 +314,9 @@ export function frontScene(worked: WorkedOut, withDimensions = true, photos: rea
     height: h + above + Math.max(margin, face * 0.55),
     shapes: shapes.map((shape) => move(shape, left, above)),
     middle: above + h / 2,
+    ...(sizes.matted
+      ? { opening: [left + area.x + toMm(sizes.matted.border.left), above + area.y + toMm(sizes.matted.border.top)] }
+      : {}),
     about: 'front',
   };
 }

@@ -43,6 +43,15 @@ export type Shape =
       readonly tone?: 'ink' | 'soft' | 'caution' | 'next';
     }
   | {
+      /** What is engraved: drawn as tall as it is, in its own colour, in the middle. */
+      readonly kind: 'engraved';
+      readonly at: Point;
+      readonly text: string;
+      /** Height of the letters. */
+      readonly tall: number;
+      readonly colour: string;
+    }
+  | {
       readonly kind: 'length';
       readonly at: Point;
       readonly value: Length;
@@ -63,6 +72,8 @@ export interface Scene {
   readonly shapes: readonly Shape[];
   /** Of a front: how far below the top of the scene the middle of the frame is. */
   readonly middle?: number;
+  /** Of a front with a mat: where the box round its windows begins. */
+  readonly opening?: Point;
   /** What the drawing shows, for those who cannot see it; a code with figures, worded elsewhere. */
   readonly about: string;
 }

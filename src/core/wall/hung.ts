@@ -3,6 +3,7 @@
  * from the middle of the set; a set in a row has even gaps. Source: handbook, "Depth and hanging", wall card; R52, R68.
  */
 import type { Hanging } from '../parts/hanging';
+import { evenStarts } from '../sizing/even';
 import { type Length, type Size, halve, length, minus, plus, times } from '../units/length';
 
 /** The middle of a frame: from the middle of the set (to the right above zero), and over the floor. */
@@ -50,21 +51,9 @@ export function placed(frames: readonly Framed[], hung: readonly Hung[], gap: Le
 /** The gaps between the frames made even, from the leftmost to the rightmost, which stay. A remainder goes to the last gap. */
 export function evened(frames: readonly Framed[], hung: readonly Hung[]): Hung[] {
   const width = new Map(frames.map(({ id, outside }) => [id, outside.w]));
-  const row = [...hung].sort((a, b) => a.x - b.x);
-  const [first, last] = [row[0], row.at(-1)];
-  if (!first || !last || row.length < 3) return [...hung];
-  const w = ({ id }: Hung) => width.get(id)!;
-  const from = minus(first.x, half(w(first)));
-  const until = plus(last.x, half(w(last)));
-  const taken = plus(...row.map(w));
-  const gap = length(Math.floor((until - from - taken) / (row.length - 1)));
-  let left = from;
-  const x = new Map<string, Length>();
-  for (const one of row) {
-    x.set(one.id, one === last ? last.x : plus(left, half(w(one))));
-    left = plus(left, w(one), gap);
-  }
-  return hung.map((one) => ({ ...one, x: x.get(one.id)! }));
+  const long = ({ id }: Hung) => width.get(id)!;
+  const starts = evenStarts(hung.map((one) => ({ start: minus(one.x, half(long(one))), long: long(one) })));
+  return hung.map((one, index) => ({ ...one, x: plus(starts[index]!, half(long(one))) }));
 }
 
 export interface Hooks {

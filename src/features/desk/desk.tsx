@@ -25,9 +25,14 @@ const CustomerDialog = dynamic(() => import('./customer').then((file) => file.Cu
 const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
+const MatByHand = dynamic(() => import('./mat-by-hand').then((file) => file.MatByHand), { loading: () => null });
 const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
 const ChangeFoot = dynamic(() => import('./change-foot').then((file) => file.ChangeFoot), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
+
+/** What stands in the place of the drawing; by hand, beside the price. */
+type Beside = 'compare' | 'wall' | 'mat';
+const MAT = SECTIONS.findIndex(({ key }) => key === 'mat');
 
 /** Something about a piece must not be made like this. */
 const refused = ({ shown }: Desk) =>
@@ -119,7 +124,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const { unit } = useUnit();
   const desk = useDesk(start, shop, unit);
   const [open, setOpen] = useState(0);
-  const [beside, setBeside] = useState<'compare' | 'wall' | undefined>();
+  const [beside, setBeside] = useState<Beside | undefined>();
   const [turned, turn] = useTurned();
   const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | 'link' | undefined>();
   const { piece, active, shown } = desk;
@@ -145,8 +150,14 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   useEffect(() => {
     if (order === null && window.matchMedia('(pointer: fine)').matches) focusSection();
   }, [order]);
-  const compare = useCallback(() => setBeside((before) => (before === 'compare' ? undefined : 'compare')), []);
-  const wall = useCallback(() => setBeside((before) => (before === 'wall' ? undefined : 'wall')), []);
+  const [compare, wall, byHand] = useMemo(
+    () =>
+      (['compare', 'wall', 'mat'] as const).map((view) => () => {
+        setBeside((before) => (before === view ? undefined : view));
+        if (view === 'mat') setOpen(MAT);
+      }) as [() => void, () => void, () => void],
+    [],
+  );
   const bringPiece = useCallback(
     (bring: () => void) => {
       bring();
@@ -161,7 +172,14 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
     if (!desk.draft.customer) setDialog('customer');
     else if (desk.complete && !refused(desk)) setDialog('accept');
   }, [changing, desk]);
-  useDeskKeys(desk, useSave(desk, dialog === 'customer', changing), show, compare, wall, next, agree);
+  useDeskKeys(
+    desk,
+    useSave(desk, dialog === 'customer', changing),
+    show,
+    { c: compare, w: wall, h: byHand },
+    next,
+    agree,
+  );
   useLive(
     (touched) => order !== null && touched.includes(`order:${order.id}`),
     () => void desk.changedElsewhere(),
@@ -228,8 +246,24 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
       ) : (
         <>
           <section className={styles.middle} {...piecePanel(shown.length, active)}>
-            {current.worked ? (
-              <Drawings worked={current.worked} faded={former} photos={pictures?.[piece.id]} />
+            {current.worked && beside === 'mat' ? (
+              <MatByHand
+                key={piece.id}
+                worked={current.worked}
+                design={piece.design}
+                photos={pictures?.[piece.id]}
+                homeUnit={shop.homeUnit}
+                former={former}
+                put={put}
+                onClose={byHand}
+              />
+            ) : current.worked ? (
+              <Drawings
+                worked={current.worked}
+                faded={former}
+                photos={pictures?.[piece.id]}
+                onByHand={current.worked.sizes.matted && byHand}
+              />
             ) : (
               <NothingToDraw shop={shop} />
             )}

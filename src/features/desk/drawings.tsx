@@ -1,6 +1,7 @@
 'use client';
 /** The piece in the middle, drawn to scale, with the cut through its rabbet and its back. */
 import { BUILDS } from '@/core/builds';
+import Button from '@mui/material/Button';
 import { memo, useMemo } from 'react';
 import { backScene } from '@/core/drawing/back';
 import { frontScene } from '@/core/drawing/front';
@@ -22,9 +23,11 @@ interface Props {
   readonly faded?: boolean;
   /** The photos that stand for the piece. */
   readonly photos?: readonly string[] | undefined;
+  /** To move the mat by hand, where there is one. */
+  readonly onByHand?: (() => void) | undefined;
 }
 
-export const Drawings = memo(function Drawings({ worked, faded, photos }: Props) {
+export const Drawings = memo(function Drawings({ worked, faded, photos, onByHand }: Props) {
   const [ref, box] = useBox<HTMLDivElement>();
   const front = useMemo(() => frontScene(worked, true, photos), [worked, photos]);
   const section = useMemo(() => sectionScene(worked), [worked]);
@@ -43,6 +46,11 @@ export const Drawings = memo(function Drawings({ worked, faded, photos }: Props)
       {box.width > 0 && (
         <>
           <figure className={styles.front}>
+            {onByHand && (
+              <Button variant="text" className={styles.byHand ?? ''} onClick={onByHand}>
+                {DRAWINGS.byHand} <kbd>h</kbd>
+              </Button>
+            )}
             <SceneSvg
               scene={front}
               width={box.width - ASIDE - 56}

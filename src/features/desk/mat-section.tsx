@@ -7,6 +7,7 @@ import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILDS } from '@/core/builds';
 import type { Border } from '@/core/design/common';
+import { laidOut } from '@/core/design/several';
 import { type Settings, defaultSettings } from '@/core/settings';
 import { CORNERED, SHAPES, cornerOf } from '@/core/sizing/shapes';
 import { standardSizes } from '@/core/sizing/match';
@@ -212,16 +213,9 @@ function WindowFields({ shop, piece, unit, desk, worked }: SectionProps) {
 }
 
 function StartSeveral({ shop, piece, desk }: SectionProps) {
-  const { piece: it } = piece.design;
-  const settings = defaultSettings(shop.homeUnit);
-  const one = { width: it.width, height: it.height };
-  const bridge = { across: settings.patch, down: settings.patch };
+  const start = () => desk.put(['several'], laidOut(piece.design, 'row', defaultSettings(shop.homeUnit)));
   return (
-    <Button
-      variant="text"
-      size="small"
-      onClick={() => desk.put(['several'], { windows: [one, one], layout: 'row', bridge })}
-    >
+    <Button variant="text" size="small" onClick={start}>
       {MAT.severalWindows}
     </Button>
   );

@@ -5,7 +5,7 @@
  */
 import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
-import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
+import { type KeyboardEvent, useMemo, useState } from 'react';
 import type { Pictures, ShopView } from '@/contract/views';
 import { goesOnWall } from '@/core/design/choices';
 import { frontScene } from '@/core/drawing/front';
@@ -18,6 +18,7 @@ import { SET_GAP, TALL, THINGS, WALL_COLOURS, thingShapes, widthOfThing } from '
 import { Choice } from '@/ui/choice';
 import { Len } from '@/ui/figures';
 import { FlatScene } from '@/ui/flat-scene';
+import { arrowOf, useHold } from '@/ui/hold';
 import { useBox } from '@/ui/scene-svg';
 import { useUnit } from '@/ui/units';
 import { DESK } from '@/words/screens/desk';
@@ -71,39 +72,23 @@ interface HeldProps {
 /** One frame, which a hand or a key moves. */
 function Held({ frame, at, hook, scale, origin, step, onMove }: HeldProps) {
   const { unit } = useUnit();
-  const from = useRef<{ x: number; y: number } | undefined>(undefined);
   const height = hook === undefined ? '—' : `${formatLength(hook, unit)} ${unit}`;
   const { scene } = frame;
   const left = origin.x + toMm(at.x) * scale - (scene.width * scale) / 2;
   const top = origin.floor - toMm(at.y) * scale - scene.middle! * scale;
-  const shift = (event: PointerEvent<HTMLElement>) => ({
-    x: event.clientX - from.current!.x,
-    y: event.clientY - from.current!.y,
-  });
-  const move = (event: PointerEvent<HTMLElement>) => {
-    if (!from.current) return;
-    const { x, y } = shift(event);
-    event.currentTarget.style.transform = `translate(${x}px, ${y}px)`;
-  };
-  const drop = (event: PointerEvent<HTMLElement>) => {
-    if (!from.current) return;
-    const { x, y } = shift(event);
-    from.current = undefined;
-    event.currentTarget.style.transform = '';
-    const of = (pixels: number) => length(Math.round((pixels / scale) * UNITS_PER_MM));
-    if (x !== 0 || y !== 0) onMove(of(x), of(-y));
-  };
+  const of = (pixels: number) => length(Math.round((pixels / scale) * UNITS_PER_MM));
+  const hold = useHold(
+    ({ x, y }, target) => {
+      target.style.transform = `translate(${x}px, ${y}px)`;
+    },
+    ({ x, y }, target) => {
+      target.style.transform = '';
+      if (x !== 0 || y !== 0) onMove(of(x), of(-y));
+    },
+  );
   const press = (event: KeyboardEvent) => {
-    const steps: Readonly<Record<string, readonly [number, number]>> = {
-      ArrowLeft: [-1, 0],
-      ArrowRight: [1, 0],
-      ArrowUp: [0, 1],
-      ArrowDown: [0, -1],
-    };
-    const by = steps[event.key];
-    if (!by) return;
-    event.preventDefault();
-    onMove(length(by[0] * step), length(by[1] * step));
+    const by = arrowOf(event);
+    if (by) onMove(length(by.x * step), length(-by.y * step));
   };
   return (
     <button
@@ -111,13 +96,7 @@ function Held({ frame, at, hook, scale, origin, step, onMove }: HeldProps) {
       className={styles.held}
       style={{ left, top }}
       aria-label={WALL.frame(frame.title, height)}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        from.current = { x: event.clientX, y: event.clientY };
-      }}
-      onPointerMove={move}
-      onPointerUp={drop}
-      onPointerCancel={drop}
+      {...hold}
       onKeyDown={press}
     >
       <FlatScene scene={scene} scale={scale} label={frame.title} name={`wall-${frame.id}`} />

@@ -3,29 +3,14 @@
 import Button from '@mui/material/Button';
 import { WINDOW_HOLDS } from '@/core/design/choices';
 import type { Design } from '@/core/design/design';
+import { laidOut, plateFor } from '@/core/design/several';
 import { defaultSettings } from '@/core/settings';
-import type { Placed } from '@/core/sizing/windows';
-import { length } from '@/core/units/length';
 import { MAT } from '@/words/screens/desk-sections';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Toggle } from './inputs';
 import type { SectionProps } from './section-props';
 
 type Several = NonNullable<Design['several']>;
-/** Laid freely from where they lie now. */
-const laidOut = (several: Several, layout: Several['layout'], now: readonly Placed[] = []): Several => ({
-  ...several,
-  layout,
-  ...(layout === 'free'
-    ? {
-        windows: several.windows.map((window, index) => ({
-          ...window,
-          at: window.at ?? { left: now[index]?.left ?? length(0), top: now[index]?.top ?? length(0) },
-        })),
-      }
-    : {}),
-});
-
 type OneProps = Pick<SectionProps, 'piece' | 'unit' | 'desk'> & {
   readonly index: number;
   readonly window: Several['windows'][number];
@@ -84,7 +69,9 @@ export function SeveralFields({ shop, piece, worked, unit, desk }: SectionProps)
           ['grid', MAT.grid],
           ['free', MAT.free],
         ]}
-        onChange={(layout) => desk.put(['several'], laidOut(several, layout, worked?.sizes.matted?.windows))}
+        onChange={(layout) =>
+          desk.put(['several'], laidOut(piece.design, layout, settings, worked?.sizes.matted?.windows))
+        }
       />
       <div className={styles.pair}>
         <Measure
@@ -102,13 +89,7 @@ export function SeveralFields({ shop, piece, worked, unit, desk }: SectionProps)
       <Button variant="text" size="small" onClick={() => add({})}>
         {MAT.oneMoreWindow}
       </Button>
-      <Button
-        variant="text"
-        size="small"
-        onClick={() =>
-          add({ title: MAT.title, holds: 'plate', height: settings.bridgeLeast, width: windows[0]!.width })
-        }
-      >
+      <Button variant="text" size="small" onClick={() => add({ title: MAT.title, ...plateFor(windows[0]!, settings) })}>
         {MAT.aTitlePlate}
       </Button>
       {windows.length > 2 && (

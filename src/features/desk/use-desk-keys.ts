@@ -8,8 +8,7 @@ export function useDeskKeys(
   desk: Desk,
   save: () => void,
   open: (index: number) => void,
-  compare: () => void,
-  wall: () => void,
+  look: Readonly<Record<string, () => void>>,
   next: () => void,
   agree: () => void,
 ): void {
@@ -22,10 +21,14 @@ export function useDeskKeys(
       else if (command && key === 's') save();
       else if (key === 'enter' && (command || event.altKey) && !document.querySelector('[role=dialog]'))
         (command ? agree : next)();
-      else if (/^[pcw]$/.test(key) && !command && !isTyping(event.target) && !document.querySelector('[role=dialog]'))
+      else if (
+        (key === 'p' || look[key]) &&
+        !command &&
+        !isTyping(event.target) &&
+        !document.querySelector('[role=dialog]')
+      )
         if (key === 'p') void desk.toRecord();
-        else if (key === 'c') compare();
-        else wall();
+        else look[key]!();
       else if (
         /^[1-7]$/.test(key) &&
         !command &&
@@ -38,5 +41,5 @@ export function useDeskKeys(
     };
     window.addEventListener('keydown', hear);
     return () => window.removeEventListener('keydown', hear);
-  }, [desk, save, open, compare, wall, next, agree]);
+  }, [desk, save, open, look, next, agree]);
 }

@@ -212,7 +212,15 @@ export class Sheet {
         const clip = { x: clipX, y: clipY, w: shape.clip.w * scale, h: shape.clip.h * scale };
         this.photo(shape.hash, left, top, shape.w * scale, shape.h * scale, clip);
       } else if (shape.kind === 'line') this.polyline(shape.points.map(placed), shape.line, (shape.width ?? 0.5) * 1.1);
-      else if (shape.kind === 'dot') {
+      else if (shape.kind === 'engraved') {
+        const [tx, ty] = placed(shape.at);
+        const tall = shape.tall * scale;
+        this.text(shape.text, tx, ty + 0.35 * tall, {
+          size: tall * POINTS_PER_MM,
+          align: 'middle',
+          colour: shape.colour,
+        });
+      } else if (shape.kind === 'dot') {
         const [cx, cy] = placed(shape.at);
         this.file.circle(pt(cx), pt(cy), Math.max(1.2, pt(shape.radius * scale))).fill(colourOf(shape.fill).colour);
       } else {

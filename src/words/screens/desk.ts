@@ -105,6 +105,7 @@ export const TAPE = {
 } as const;
 
 export const DRAWINGS = {
+  byHand: 'Mat by hand',
   leftPointsWantMore: 'left, points want more',
   leftFillIt: 'left: fill it',
   proudOfTheFrame: 'proud of the frame',

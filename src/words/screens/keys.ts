@@ -11,6 +11,7 @@ export const KEYS = {
     ['c', 'Desk: designs side by side; then + copies, v varies, a advises, k keeps, ← → walk, Delete takes out'],
     ['t', 'Desk: turned to the customer, without cost, margin and what is for staff'],
     ['w', 'Desk: on the wall; arrow keys move the frame that is held'],
+    ['h', 'Desk: the mat by hand; arrow keys move the window or the edge that is held'],
     ['m', 'Desk: cost and margin, shown or hidden'],
     ['Enter', 'Take the field and go to the next'],
     ['Ctrl Z, Ctrl Y', 'Desk: undo, redo'],
