@@ -4,6 +4,7 @@ export const STAFF = [
   { name: 'Tobin', role: 'counter', pin: '3108' },
   { name: 'Maro', role: 'bench', pin: '5520' },
   { name: 'Sile', role: 'bench', pin: '6641' },
+  { name: 'Counter screen', role: 'view', pin: '7790' },
 ] as const;
 
 /** Who pays later: within so many days, owing at most so much. */

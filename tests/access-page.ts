@@ -4,7 +4,7 @@ import { type CommandName, ROLES, commandOf, commands } from '@/contract/command
 
 const mark = (audience: Audience, role: (typeof ROLES)[number] | 'stranger'): string => {
   if (audience === 'anybody') return '●';
-  if (audience === 'computing') return role === 'stranger' ? 'demo' : '●';
+  if (audience === 'computing') return role === 'stranger' ? 'demo' : role === 'view' ? '' : '●';
   return role !== 'stranger' && audience.includes(role) ? '●' : '';
 };
 const WHO = [...ROLES, 'stranger'] as const;
@@ -12,7 +12,7 @@ const rows = (table: Readonly<Record<string, Audience>>) =>
   Object.entries(table).map(
     ([name, audience]) => `| \`${name}\` | ${WHO.map((who) => mark(audience, who)).join(' | ')} |`,
   );
-const head = (what: string) => [`| ${what} | ${WHO.join(' | ')} |`, '|---|:-:|:-:|:-:|:-:|'];
+const head = (what: string) => [`| ${what} | ${WHO.join(' | ')} |`, `|---|${WHO.map(() => ':-:').join('|')}|`];
 const ofCommand = (name: CommandName): Audience => {
   const { roles, internal } = commandOf(name);
   return internal || roles.length > 0 ? roles : 'anybody';

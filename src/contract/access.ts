@@ -7,8 +7,11 @@ import type { Role } from './roles';
 const OWNER = ['owner'] as const;
 const COUNTER = ['owner', 'counter'] as const;
 const ALL = ['owner', 'counter', 'bench'] as const;
+/** What a screen that faces the customer is let in to, and who puts something on it. */
+const SCREEN = ['owner', 'counter', 'view'] as const;
+const EVERYBODY = ['owner', 'counter', 'bench', 'view'] as const;
 
-/** `anybody`: no sign-in. `computing`: who is signed in, and whoever asks a demo on its own machine. */
+/** `anybody`: no sign-in. `computing`: who works here and is signed in, and whoever asks a demo on its own machine. */
 export type Audience = readonly Role[] | 'anybody' | 'computing';
 
 export const PAGES = {
@@ -17,6 +20,7 @@ export const PAGES = {
   '/set-up': 'anybody',
   '/link/[token]': 'anybody',
   '/pay/[reference]': 'anybody',
+  '/view/[screen]': SCREEN,
   '/desk': COUNTER,
   '/desk/[number]': COUNTER,
   '/quotes': COUNTER,
@@ -63,7 +67,7 @@ export const ROUTES = {
   'GET /api/jobs/[ticket]': ALL,
   'POST /api/link/[token]': 'anybody',
   'GET /api/link/[token]/[photo]': 'anybody',
-  'GET /api/live': ALL,
+  'GET /api/live': EVERYBODY,
   'POST /api/mat-cutter': ALL,
   'GET /api/orders/[number]': COUNTER,
   'GET /api/orders/[number]/links': COUNTER,
@@ -80,8 +84,12 @@ export const ROUTES = {
   'DELETE /api/session': 'anybody',
   'GET /api/settings': OWNER,
   'GET /api/shop': COUNTER,
+  'GET /api/screens': COUNTER,
   'GET /api/terminal': COUNTER,
   'POST /api/terminal': COUNTER,
+  'GET /api/view/[screen]': SCREEN,
+  'PUT /api/view/[screen]': COUNTER,
+  'GET /api/view/[screen]/[photo]': SCREEN,
   'GET /api/back-up': OWNER,
   'POST /api/back-up': OWNER,
   'POST /api/v1/card': COUNTER,
@@ -173,4 +181,5 @@ export type RouteName = keyof typeof ROUTES;
 export type RolesOf<A extends Audience> = A extends readonly (infer R extends Role)[] ? R : never;
 
 /** Where a person begins. */
-export const startOf = (role: Role): '/bench' | '/desk' => (role === 'bench' ? '/bench' : '/desk');
+export const startOf = (role: Role): '/bench' | '/desk' | '/view/mine' =>
+  role === 'bench' ? '/bench' : role === 'view' ? '/view/mine' : '/desk';

@@ -1,10 +1,10 @@
 /** What the payloads of commands are put together from, and who may ask. */
 import { z } from 'zod';
 import { MOST_MONEY } from '@/core/units/money';
-import { ROLES, type Role } from './roles';
+import { type Role, WORKING } from './roles';
 
 export const COUNTER: readonly Role[] = ['owner', 'counter'];
-export const ALL: readonly Role[] = ROLES;
+export const ALL: readonly Role[] = WORKING;
 
 export const id = z.uuid();
 export const revision = z.int().min(0);

@@ -295,6 +295,7 @@ export type ShopIssue =
   | 'photo-small'
   | 'photo-large'
   | 'photo-unknown'
+  | 'screen-unknown'
   | 'record-stale'
   | 'record-unknown'
   | 'value-not-signed'

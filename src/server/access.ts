@@ -31,6 +31,8 @@ export interface Viewer<R extends Role = Role> {
   readonly app: AppContext;
 }
 export type CounterViewer = Viewer<'owner' | 'counter'>;
+/** Who may look at a screen that faces the customer: the screen itself, and whoever puts something on it. */
+export type ScreenViewer = Viewer<'owner' | 'counter' | 'view'>;
 
 const viewerOf = <R extends Role>(app: AppContext, { person, session }: Session): Viewer<R> =>
   ({ app, person, session }) as unknown as Viewer<R>;
@@ -128,7 +130,11 @@ export const openRoute =
       const refusal = await refusalOf(app, request, kind);
       if (refusal) return refusal;
       const person = (await currentSession(app))?.person;
-      if (ROUTES[name] === 'computing' && !person && !(await demoHere(app))) return problem([issue('sign-in-first')]);
+      if (ROUTES[name] === 'computing') {
+        if (!person && !(await demoHere(app))) return problem([issue('sign-in-first')]);
+        // A screen that faces the customer computes nothing of its own.
+        if (person?.role === 'view') return problem([issue('role-not-permitted', { role: person.role })]);
+      }
       return handle(request, app, person, await params);
     });
 

@@ -22,6 +22,15 @@ import type { BackUps } from './back-up/back-ups';
 import type { Bus } from './live';
 import type { Photos } from './photos';
 
+/** The order of somebody's desk, put on a screen that faces the customer. */
+export interface Shown {
+  readonly by: string;
+  /** As its draft is kept: `new`, or the id of the order. */
+  readonly order: string;
+  readonly piece: string;
+  /** When it was put on, or last changed. */
+  readonly at: number;
+}
 /** What the program keeps in mind from request to request; kept here because its parts are bundled apart. */
 export interface Mind {
   /** Sessions that were looked up lately, by the hash of their token. */
@@ -32,6 +41,8 @@ export interface Mind {
   readonly logged: Map<string, { since: number; written: number; left: number }>;
   /** Tries at links lately, by address. */
   readonly linkTries: Map<string, readonly number[]>;
+  /** What was put on screens that face the customer, by the id of the screen. */
+  readonly shown: Map<string, Shown>;
   /** The day on which photos that nobody uses were looked for last. */
   swept: string;
 }
@@ -40,6 +51,7 @@ export const newMind = (): Mind => ({
   guesses: new Map(),
   logged: new Map(),
   linkTries: new Map(),
+  shown: new Map(),
   swept: '',
 });
 

@@ -1,30 +1,17 @@
 /** What the page of a link shows: what is offered or was agreed, and what was said. No cost, no margin, no staff notes. */
 import type { OfferView } from '@/contract/link-views';
-import { compared, letterOf } from '@/core/design/candidates';
-import { frontScene } from '@/core/drawing/front';
-import type { Length, Unit } from '@/core/units/length';
-import type { WorkedOut } from '@/core/work-out';
-import { showLength } from '@/core/units/format-length';
 import { frontsOf } from '@/core/custody/record';
+import type { Unit } from '@/core/units/length';
 import { linkEvents } from '@/db/queries/links';
 import { piecesOf } from '@/db/queries/orders';
 import { recordsOf } from '@/db/queries/records';
-import { LINE_NAMES } from '@/words/materials';
 import { settleOpenAtPage } from './card';
 import type { Guest } from './guests';
-import { alternativesOf, madeOf, notIncluded, orderPriceOf, resultsOf, toldOf } from './offer';
+import { orderPriceOf, resultsOf } from './offer';
+import { designsOffered, priceOffered } from './offered';
 import { orderOfGuest, shopView } from './views';
 
 type Piece = OfferView['pieces'][number];
-
-/** To a sixteenth or a millimetre, as the quote on paper has it. */
-const writer =
-  (unit: Unit) =>
-  (length: Length, bare = false) => {
-    const { whole, fraction } = showLength(length, unit);
-    const figure = [whole, fraction && `${fraction.top}/${fraction.bottom}`].filter(Boolean).join(' ');
-    return bare ? figure : `${figure} ${unit}`;
-  };
 
 export async function offerView(guest: Guest, asked: Unit | undefined): Promise<OfferView | undefined> {
   const { app, orderId, expires } = guest;
@@ -32,30 +19,14 @@ export async function offerView(guest: Guest, asked: Unit | undefined): Promise<
   const [shop, order] = [await shopView(guest), await orderOfGuest(guest)];
   if (!shop || !order) return undefined;
   const unit = asked ?? shop.homeUnit;
-  const write = writer(unit);
   const results = resultsOf(order, shop);
   const whole = results.length === order.pieces.length;
   const priced = whole ? orderPriceOf(order, results, shop) : undefined;
   const price = priced?.ok ? priced.value : undefined;
   const events = await linkEvents(app.db, orderId);
-  const designOf = (letter: Piece['designs'][number]['letter'], worked: WorkedOut, id: string, chosen: boolean) => ({
-    letter,
-    chosen,
-    made: madeOf(worked, write),
-    told: toldOf(worked, write),
-    price: worked.price && worked.price.missing.length === 0 ? worked.price.price : null,
-    lines: (worked.price?.lines ?? []).map(({ key, amount }) => ({ name: LINE_NAMES[key] ?? key, amount })),
-    not: notIncluded(worked),
-    scene: frontScene(worked, false, order.pictures[id]),
-  });
   const pieces = results.map((worked, index): Piece => {
     const piece = order.pieces[index]!;
-    const mine = letterOf(piece);
-    const others = order.state === 'quoted' ? alternativesOf(piece, shop) : [];
-    const letters = compared({ ...piece, typed: {} }).map(({ letter }) => letter);
-    const designs = [{ letter: mine, worked }, ...others]
-      .map((one) => designOf(one.letter, one.worked, piece.id, one.letter === mine))
-      .sort((a, b) => letters.indexOf(a.letter) - letters.indexOf(b.letter));
+    const designs = designsOffered(piece, worked, shop, unit, order.pictures[piece.id], order.state === 'quoted');
     const { design } = worked.resolved;
     return { id: piece.id, title: design.piece.title, insists: design.insists, designs };
   });
@@ -71,9 +42,7 @@ export async function offerView(guest: Guest, asked: Unit | undefined): Promise<
     quoteUntil: order.quoteUntil,
     expired: order.expired,
     pieces: whole ? pieces : [],
-    price: price
-      ? { pieces: price.pieces, tax: price.tax, contained: price.taxMode === 'inclusive', total: price.total, deposit }
-      : null,
+    price: priceOffered(price),
     paid: order.paid,
     owed: order.state === 'accepted' ? Math.max(0, deposit - order.paid) : 0,
     talk: events.flatMap(({ what, detail, at }) =>

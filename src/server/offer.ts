@@ -21,13 +21,19 @@ const booksOf = (shop: ShopView) => ({
 });
 
 /** The result of each piece: as agreed, or as the books are now. */
-export function resultsOf(order: OrderView, shop: ShopView): WorkedOut[] {
+export function resultsOf(order: Pick<OrderView, 'pieces'>, shop: ShopView): WorkedOut[] {
+  const work = workerOf(shop);
+  return order.pieces.flatMap((one) => work(one) ?? []);
+}
+
+/** Works a piece out: as agreed, or as the books are now; undefined where it cannot be made. */
+export function workerOf(shop: ShopView): (piece: Pick<OrderPieceView, 'design' | 'agreed'>) => WorkedOut | undefined {
   const books = booksOf(shop);
-  return order.pieces.flatMap((one) => {
-    if (one.agreed) return [one.agreed];
-    const result = workOut(one.design, books);
-    return result.ok ? [result.value] : [];
-  });
+  return ({ design, agreed }) => {
+    if (agreed) return agreed;
+    const result = workOut(design, books);
+    return result.ok ? result.value : undefined;
+  };
 }
 
 export interface Alternative {
@@ -35,7 +41,7 @@ export interface Alternative {
   readonly worked: WorkedOut;
 }
 /** The other designs that are still compared and can be made. */
-export const alternativesOf = ({ others = [] }: OrderPieceView, shop: ShopView): Alternative[] => {
+export const alternativesOf = ({ others = [] }: Pick<OrderPieceView, 'others'>, shop: ShopView): Alternative[] => {
   const books = booksOf(shop);
   return others.flatMap(({ letter, design, declined }) => {
     const result = declined ? undefined : workOut(design, books);

@@ -44,6 +44,7 @@ const STATUS: Record<string, number> = {
   'record-stale': 409,
   'customer-stale': 409,
   'photo-unknown': 404,
+  'screen-unknown': 404,
   'record-unknown': 404,
   'photo-large': 413,
   'photo-kind': 415,

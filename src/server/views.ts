@@ -43,13 +43,13 @@ import { careOf } from './records';
 import { plannedOf } from './planned';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
-import type { CounterViewer, Viewer } from './access';
+import type { CounterViewer, ScreenViewer, Viewer } from './access';
 import type { Guest } from './guests';
 import { begunOf, minutesTaken, workedOn } from './changing';
 import type { ShopData, AppContext } from './app-context';
 
 /** The books with their prices and costs: for the desk. */
-export async function shopView({ app }: CounterViewer | Guest): Promise<ShopView | undefined> {
+export async function shopView({ app }: ScreenViewer | Guest): Promise<ShopView | undefined> {
   const books = await app.books();
   if (!books) return undefined;
   const { shop, prices, lists } = books;
@@ -90,7 +90,7 @@ const picturesIn = (records: ReadonlyMap<string, RecordRow>): Pictures =>
   Object.fromEntries(
     [...records].flatMap(([id, { record }]) => (frontsOf(record).length > 0 ? [[id, frontsOf(record)]] : [])),
   );
-export const picturesView = async ({ app }: CounterViewer, ids: readonly string[]): Promise<Pictures> =>
+export const picturesView = async ({ app }: ScreenViewer, ids: readonly string[]): Promise<Pictures> =>
   picturesIn(await recordsOf(app.db, ids));
 
 const NOTHING_SOLD = { total: NOTHING, net: [], tax: [] };
@@ -204,6 +204,10 @@ async function viewOf(app: AppContext, db: Queries, order: OrderRow, books: Shop
     jobs: jobs.map((job) => ({ ticket: job.ticket, state: state(job.id), hold: job.hold })),
   };
 }
+
+/** An order for a screen that faces the customer, which shows some of it. */
+export const orderOnScreen = ({ app }: ScreenViewer, id: string): Promise<OrderView | undefined> =>
+  orderAs(app, (db) => orderById(db, id));
 
 /** An order for whoever holds a link to it: what is shown of it is chosen by the page of the link. */
 export const orderOfGuest = ({ app, orderId }: Guest): Promise<OrderView | undefined> =>

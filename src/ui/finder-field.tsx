@@ -6,7 +6,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { FoundAnything } from '@/contract/views';
-import { stateName } from '@/words/bench';
+import { stateName } from '@/words/states';
 import { BAR } from '@/words/screens/frame';
 import { FINDING, FOUND } from '@/words/screens/found';
 import { ask } from './send';

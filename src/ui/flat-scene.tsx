@@ -5,7 +5,7 @@
  */
 import { memo, useMemo } from 'react';
 import type { Scene } from '@/core/drawing/scene';
-import { sceneMarkup } from './scene-markup';
+import { PHOTOS, sceneMarkup } from './scene-markup';
 
 interface Props {
   readonly scene: Scene;
@@ -13,10 +13,12 @@ interface Props {
   readonly label: string;
   /** Tells this drawing's parts from those of others on the page. */
   readonly name: string;
+  /** Where its photos are read. */
+  readonly photosAt?: string;
 }
 
-export const FlatScene = memo(function FlatScene({ scene, scale, label, name }: Props) {
-  const html = useMemo(() => sceneMarkup(scene, scale, name), [scene, scale, name]);
+export const FlatScene = memo(function FlatScene({ scene, scale, label, name, photosAt = PHOTOS }: Props) {
+  const html = useMemo(() => sceneMarkup(scene, scale, name, photosAt), [scene, scale, name, photosAt]);
   return (
     <svg
       width={scene.width * scale}

@@ -16,8 +16,12 @@ export async function ask<T>(url: string, init?: RequestInit): Promise<Sent<T>> 
   return { ok: false, issues: body?.issues ?? [{ code: 'fault', figures: {} }] };
 }
 
-export const post = <T>(url: string, body: unknown) =>
-  ask<T>(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const asked =
+  (method: 'POST' | 'PUT') =>
+  <T>(url: string, body: unknown, more: RequestInit = {}) =>
+    ask<T>(url, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), ...more });
+export const post = asked('POST');
+export const put = asked('PUT');
 
 export const send = <T = Record<string, never>>(name: string, payload: unknown, id: string = crypto.randomUUID()) =>
   post<T>('/api/v1/commands', { id, name, payload });

@@ -1,5 +1,5 @@
-/** The trade's names for steps, stations, states and what to look at. */
-import type { WorkedOut } from '@/core/work-out';
+/** The trade's names for steps, what is looked at in them and what they wait for. */
+import { named } from './named';
 
 const STEPS: Record<string, string> = {
   'materials-here': 'Materials here',
@@ -20,49 +20,6 @@ const STEPS: Record<string, string> = {
   'final-check': 'Final check',
   install: 'Deliver and hang',
   'hand-over': 'Hand over',
-};
-/** What is said on the button that ends the step. */
-const DONE: Record<string, string> = {
-  'materials-here': 'All here',
-  'make-moulding': 'Moulding made',
-  'cut-legs': 'Legs cut',
-  join: 'Joined',
-  finish: 'Finished',
-  'cut-mats': 'Mats cut',
-  'cut-glazing': 'Glazing cut',
-  'cut-backing': 'Backing cut',
-  'cut-strips': 'Strips cut',
-  prepare: 'Prepared',
-  mount: 'Mounted',
-  fit: 'Closed',
-  'back-and-hang': 'Backed and wired',
-  'touch-up': 'Corners done',
-  pack: 'Packed',
-  install: 'Hung',
-  'final-check': 'Passed',
-};
-const STATIONS: Record<string, string> = {
-  store: 'Store',
-  saw: 'Saw',
-  join: 'Joining',
-  finish: 'Finishing',
-  mat: 'Mat cutter',
-  glass: 'Glass',
-  board: 'Boards',
-  mount: 'Mounting',
-  fit: 'Fitting',
-  check: 'Check',
-  counter: 'Counter',
-};
-const STATES: Record<string, string> = {
-  quoted: 'Quoted',
-  accepted: 'Accepted',
-  'waiting-for-material': 'Waiting for material',
-  'ready-to-start': 'Ready to start',
-  'in-work': 'In work',
-  ready: 'Ready to collect',
-  'handed-over': 'Handed over',
-  cancelled: 'Cancelled',
 };
 const POINTS: Record<string, string> = {
   'finish-batch': 'One finish batch',
@@ -112,40 +69,13 @@ const POINTS: Record<string, string> = {
   'hangers-up': 'Hangers right way up',
   'weight-in-rating': 'Weight within the rings’ rating',
 };
-const SAFETY: Record<string, string> = {
-  'make-moulding':
-    'Guards, riving knife and push sticks; eyes and ears covered; extraction on. Unplug before the blade is changed.',
-  'cut-legs': 'Guard down, hands clear of the blade. Unplug before setting the angle.',
-  join: 'Depressurise the nailer before clearing it. Keep fingers off the corner.',
-  'cut-mats': 'Fresh blade: keep the other hand behind the cut.',
-  'cut-glazing': 'Cut-resistant gloves and eye protection.',
-  finish: 'Dust and fumes: extraction or outdoors, a respirator, no flame; read the label.',
-  'cut-strips': 'Fresh blade: keep the other hand behind the cut.',
-  fit: 'Gloves for the glass edge; cleaner away from the piece.',
-};
 const WAITING: Record<string, string> = {
   'glue cure': 'Glue cures',
   dry: 'It dries',
   press: 'It lies in the press',
 };
-const HOLDERS: Record<string, string> = {
-  customer: 'the customer',
-  supplier: 'the supplier',
-  conservator: 'the conservator',
-  shop: 'the shop',
-};
 
-const of = (table: Record<string, string>) => (key: string) => table[key] ?? key;
-export const stepName = of(STEPS);
-export const stepDone = of(DONE);
-export const stationName = of(STATIONS);
-export const stateName = of(STATES);
-export const pointName = of(POINTS);
-export const holderName = of(HOLDERS);
+export const stepName = named(STEPS);
+export const pointName = named(POINTS);
 /** What a step waits for, as a sentence begins. */
-export const waitName = of(WAITING);
-/** The usual caution of a step; of the glass only where there is some. */
-export function safetyWord(step: string, { stack }: Pick<WorkedOut, 'stack'>): string | undefined {
-  const glazed = stack.layers.some(({ part }) => part === 'glazing' || part === 'pane' || part === 'mirror');
-  return step === 'fit' && !glazed ? undefined : SAFETY[step];
-}
+export const waitName = named(WAITING);

@@ -30,6 +30,7 @@ async function placesOf(page: Page): Promise<string[]> {
       name
         .replace('[number]', '2424')
         .replace('[ticket]', '2424-1')
+        .replace('[screen]', 'mine')
         .replace('[token]', token)
         .replace('[reference]', orderId)
         .replace('[id]', name.startsWith('/pieces') ? piece!.id : customer!.id),

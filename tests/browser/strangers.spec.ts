@@ -25,6 +25,7 @@ const real = (name: string) =>
     .replace('[id]', name.includes('pieces') ? known.piece : known.customer)
     .replace('[hash]', known.photo)
     .replace('[photo]', known.photo)
+    .replace('[screen]', 'mine')
     .replace('[token]', 'A'.repeat(22))
     .replace('[reference]', known.piece)
     .replace('[paper]', 'ticket')

@@ -94,7 +94,7 @@ describe('commands', () => {
   it.each(names)('%s is refused to whoever it is not for, before its payload is looked at', async (name) => {
     const forOwner = OWNER_ONLY.test(name);
     const forCounter = forOwner || NOT_BENCH.test(name);
-    const may = { owner: true, counter: !forOwner, bench: !forCounter };
+    const may = { owner: true, counter: !forOwner, bench: !forCounter, view: false };
     for (const role of [...ROLES, undefined]) {
       const as = role && { ...app.owner, role };
       const answer = await app.command(name, { nonsense: true } as never, { as });

@@ -18,12 +18,13 @@ const PEOPLE: Readonly<Record<Role, readonly [name: string, pin: string]>> = {
   owner: ['Ada', '1234'],
   counter: ['Oda', '8520'],
   bench: ['Wen', '9417'],
+  view: ['Window', '7531'],
 };
 
 beforeAll(async () => {
   shop = await stocked();
   web = served(shop.app);
-  for (const role of ['counter', 'bench'] as const) {
+  for (const role of ['counter', 'bench', 'view'] as const) {
     const [name, pin] = PEOPLE[role];
     await must(shop.app.command('add-staff', { id: crypto.randomUUID(), name, pin, role }));
   }
@@ -48,6 +49,7 @@ const addressOf = (name: RouteName): readonly [method: string, path: string] => 
     paper: 'ticket',
     hash: 'a'.repeat(64),
     photo: 'a'.repeat(64),
+    screen: 'mine',
     token: 'A'.repeat(22),
     reference: ORDER,
     id: ORDER,
@@ -88,7 +90,7 @@ describe('who may ask', () => {
     for (const name of asked) {
       if (name === 'DELETE /api/session' || name === 'POST /api/session') continue;
       const roles = audience(name);
-      const may = typeof roles === 'string' || roles.includes(role);
+      const may = typeof roles === 'string' ? roles === 'anybody' || role !== 'view' : roles.includes(role);
       const { status, body } = await call(name);
       const refused = status === 403 && codesOf(body)[0] === 'role-not-permitted';
       // A list of the export and a paper have roles of their own besides.

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Queries, Tx } from '../client';
 import { type By, named, readRow, readRows } from './rows';
 
-const roles = z.enum(['owner', 'counter', 'bench']);
+const roles = z.enum(['owner', 'counter', 'bench', 'view']);
 const staffRow = z.object({
   id: z.string(),
   name: z.string(),

@@ -8,7 +8,7 @@ import { Choice } from '@/ui/choice';
 import { useBenchScheme } from '@/ui/dress';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { Reasons } from '@/ui/reasons';
-import { holderName } from '@/words/bench';
+import { holderName } from '@/words/stations';
 import { HOLD_REASONS } from '@/words/reasons';
 import { BENCH } from '@/words/screens/bench';
 import styles from './bench.module.css';

@@ -3,7 +3,9 @@
 import Link from 'next/link';
 import type { BoardJob, BoardView } from '@/contract/views';
 import { useView } from '@/ui/query';
-import { holderName, stateName, stationName, stepName } from '@/words/bench';
+import { stepName } from '@/words/bench';
+import { stateName } from '@/words/states';
+import { holderName, stationName } from '@/words/stations';
 import { dayName, momentName } from '@/words/materials';
 import styles from './board.module.css';
 import { BOARD } from '@/words/screens/board';

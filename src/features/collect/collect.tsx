@@ -10,7 +10,7 @@ import { Cash } from '@/ui/figures';
 import { ask } from '@/ui/send';
 import { useLate } from '@/ui/use-late';
 import { worthAsking } from '@/ui/worth-asking';
-import { stateName } from '@/words/bench';
+import { stateName } from '@/words/states';
 import { dayName } from '@/words/materials';
 import { COLLECT } from '@/words/screens/collect';
 import styles from './collect.module.css';

@@ -11,7 +11,7 @@ import { useView } from '@/ui/query';
 import { SceneSvg } from '@/ui/scene-svg';
 import { ask } from '@/ui/send';
 import { Note } from '@/ui/trouble';
-import { stateName } from '@/words/bench';
+import { stateName } from '@/words/states';
 import { dayName } from '@/words/materials';
 import { CUSTOMER_PAGE } from '@/words/screens/customers';
 import { CustomerForm } from './customer-form';

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { useView } from '@/ui/query';
-import { stateName } from '@/words/bench';
+import { stateName } from '@/words/states';
 import { dayName } from '@/words/materials';
 import { DESK } from '@/words/screens/desk';
 import { AGREED } from '@/words/screens/desk-agreed';

@@ -1,12 +1,18 @@
 'use client';
 /** Which order, whose, its pieces, and when it is promised. */
 import Button from '@mui/material/Button';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import type { Calendar } from '@/core/schedule/calendar';
+import { useHydrated } from '@/ui/use-hydrated';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
+import { keptScreen } from './kept-screen';
 import { PieceTabs } from './piece-tabs';
 import { Promised } from './promised';
 import type { Desk } from './use-desk';
+
+const Showing = dynamic(() => import('./showing').then((file) => file.Showing), { loading: () => null });
 
 export function OrderBar({
   desk,
@@ -36,6 +42,8 @@ export function OrderBar({
   changing: boolean | undefined;
 }) {
   const { draft, active } = desk;
+  const [shows, setShows] = useState(false);
+  const hydrated = useHydrated();
   return (
     <div className={styles.order}>
       <h1>{number ? DESK.order(number) : DESK.newOrder}</h1>
@@ -71,6 +79,17 @@ export function OrderBar({
       <Button variant={turned ? 'contained' : 'text'} aria-pressed={turned} onClick={onTurn}>
         {turned ? DESK.turnBack : DESK.turn} <kbd>t</kbd>
       </Button>
+      {shows || (hydrated && keptScreen() !== null) ? (
+        <Showing
+          order={number === undefined ? 'new' : draft.orderId}
+          piece={draft.pieces[active]!.id}
+          onClose={() => setShows(false)}
+        />
+      ) : (
+        <Button variant="text" onClick={() => setShows(true)}>
+          {DESK.screen}
+        </Button>
+      )}
       <span className={styles.undo}>
         <Button variant="text" disabled={!desk.canUndo} onClick={desk.undo} title={DESK.undoKey}>
           {DESK.undo}

@@ -191,6 +191,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'photo-pixels': ({ f }) => `This picture has more than ${f.most} million pixels. Send it smaller.`,
   'photo-small': ({ f }) => `This picture has ${f.w} × ${f.h} pixels. At least ${f.least} each way show anything.`,
   'photo-large': ({ f }) => `A photo may have ${f.most} MB. Send it smaller.`,
+  'screen-unknown': () => 'This screen is not one of the shop’s any more.',
   'photo-unknown': () => 'This photo is not here any more. Take it again.',
   'record-stale': () =>
     'What is written down about this piece was changed at another screen. Look again; what you typed stays here.',

@@ -11,6 +11,7 @@ export const DESK = {
   wall: 'Wall',
   copyPiece: 'Copy',
   afresh: 'Start afresh',
+  screen: 'Screen',
   turn: 'Turn',
   turnBack: 'Turn back',
   undo: 'Undo',

@@ -1,2 +1,2 @@
 /** What roles are called. */
-export const ROLE_NAMES = { owner: 'owner', counter: 'counter', bench: 'bench' } as const;
+export const ROLE_NAMES = { owner: 'owner', counter: 'counter', bench: 'bench', view: 'screen' } as const;

@@ -24,5 +24,6 @@ export const TITLES = {
   theRack: 'The rack',
   till: 'Till',
   ledger: 'Ledger',
+  screen: 'Your order',
   yourPin: 'Your PIN',
 } as const;
