@@ -1,8 +1,12 @@
 'use client';
-/** Said while there is no connection to the shop; what is typed meanwhile is kept where it is. */
-import { useSyncExternalStore } from 'react';
+/** Said while there is no connection to the shop; what is typed or given meanwhile waits where it is. */
+import dynamic from 'next/dynamic';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import { FAULT } from '@/words/screens/fault';
+import { leftWaiting } from './left-waiting';
 import styles from './trouble.module.css';
+
+const Waiting = dynamic(() => import('./waiting').then((file) => file.Waiting), { loading: () => null });
 
 function listen(then: () => void): () => void {
   window.addEventListener('online', then);
@@ -12,16 +16,35 @@ function listen(then: () => void): () => void {
     window.removeEventListener('offline', then);
   };
 }
+const never = () => () => undefined;
 
-export function Offline() {
+/** `who`: whose commands wait here. */
+export function Offline({ who }: { who: string }) {
   const online = useSyncExternalStore(
     listen,
     () => navigator.onLine,
     () => true,
   );
-  return online ? null : (
-    <p className={styles.offline} role="status">
-      {FAULT.offline}
-    </p>
+  const left = useSyncExternalStore(never, leftWaiting, () => false);
+  const [touched, setTouched] = useState(false);
+  useEffect(() => {
+    const touch = () => setTouched(true);
+    const once = { once: true, capture: true } as const;
+    window.addEventListener('pointerdown', touch, once);
+    window.addEventListener('keydown', touch, once);
+    return () => {
+      window.removeEventListener('pointerdown', touch, once);
+      window.removeEventListener('keydown', touch, once);
+    };
+  }, []);
+  return (
+    <>
+      {!online && (
+        <p className={styles.offline} role="status">
+          {FAULT.offline}
+        </p>
+      )}
+      {(touched || left) && <Waiting who={who} />}
+    </>
   );
 }

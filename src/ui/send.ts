@@ -5,7 +5,7 @@ export type Sent<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly issues: readonly Issue[]; readonly lost?: boolean };
 
-const LOST: Sent<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
+export const LOST: Sent<never> = { ok: false, lost: true, issues: [{ code: 'connection-lost', figures: {} }] };
 
 /** Reads an answer of the server: its value, or its issues. A lost connection is an issue as well. */
 export async function ask<T>(url: string, init?: RequestInit): Promise<Sent<T>> {

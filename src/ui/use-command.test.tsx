@@ -3,6 +3,7 @@ import { act, cleanup, render, screen } from '@testing-library/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { letGo } from './outbox';
 import type { Sent } from './send';
 import { type Command, useCommand } from './use-command';
 
@@ -81,12 +82,24 @@ describe('a command', () => {
     expect([asked.length, said()]).toEqual([1, 'still']);
   });
 
-  it('keeps its id when the answer was lost, and takes another for another intent', async () => {
+  it('waits for a connection, busy, and when let go of keeps its id for the same intent', async () => {
     answers = [lost, lost, json({}), json({})];
     show();
-    expect((await run()).ok).toBe(false);
+    const first = command.run(payload);
+    await act(async () => undefined);
+    expect(said()).toContain('busy');
+    await act(async () => {
+      letGo();
+      await first;
+    });
     expect(said()).toContain('connection-lost');
-    await run({ revision: 2 });
+    // Another intent, which is lost as well, and the same again.
+    const second = command.run({ ...payload, revision: 2 });
+    await act(async () => undefined);
+    await act(async () => {
+      letGo();
+      await second;
+    });
     const again = await run({ revision: 2 });
     await run({ revision: 2 });
     expect(again.ok).toBe(true);

@@ -1,7 +1,7 @@
 'use client';
 /**
- * One command from a screen: busy while it is on its way, what it was refused for, and the same id again when the
- * answer was lost, so that a second try does nothing twice. Views are asked again after it.
+ * One command from a screen: busy while it is on its way or waits for a connection, what it was refused for, and the
+ * same id again when it was let go of, so that a second try does nothing twice. Views are asked again after it.
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
@@ -18,6 +18,7 @@ export interface Command<N extends CommandName, R> {
   readonly conflict: boolean;
 }
 
+const outbox = () => import('./outbox');
 const isConflict = (issues: readonly Issue[]) =>
   issues.some(({ code }) => code.endsWith('-stale') || code.endsWith('-changed'));
 
@@ -25,7 +26,7 @@ export function useCommand<N extends CommandName, R = Record<string, never>>(nam
   const client = useQueryClient();
   const [busy, setBusy] = useState(false);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  /** The attempt whose answer was lost. */
+  /** The attempt whose answer never came. */
   const lost = useRef<{ readonly text: string; readonly id: string } | undefined>(undefined);
   const running = useRef(false);
   const run = useCallback(
@@ -35,7 +36,9 @@ export function useCommand<N extends CommandName, R = Record<string, never>>(nam
       setBusy(true);
       const text = JSON.stringify(payload);
       const id = lost.current?.text === text ? lost.current.id : crypto.randomUUID();
-      const answer = await send<R>(name, payload, id);
+      // Loaded since the first touch; without it a command does not wait.
+      const { sendOrWait } = await outbox().catch(() => ({ sendOrWait: send }));
+      const answer = await sendOrWait<R>(name, payload, id);
       lost.current = !answer.ok && answer.lost ? { text, id } : undefined;
       running.current = false;
       setBusy(false);

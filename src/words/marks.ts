@@ -1,7 +1,7 @@
 /** A row of the marking map in a sentence. */
 import type { MarkRow } from '@/core/instructions/marking-map';
 import type { Length, Unit } from '@/core/units/length';
-import { HARDWARE_NAMES } from './materials';
+import { HARDWARE_NAMES } from './hardware';
 import { ruleText } from './rule';
 
 const numbersText = (numbers: readonly number[]) =>

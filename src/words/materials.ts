@@ -1,4 +1,4 @@
-/** Names of pieces, parts, hardware and price lines. */
+/** Names of pieces and price lines, of how a frame hangs, and of days. */
 import type { Hanging } from '@/core/parts/hanging';
 
 export const KIND_NAMES: Readonly<Record<string, string>> = {
@@ -41,41 +41,6 @@ export const LINE_NAMES: Readonly<Record<string, string>> = {
   windows: 'More windows',
   shapes: 'Shaped windows',
 };
-export const HARDWARE_NAMES: Readonly<Record<string, string>> = {
-  'flexible point': 'Flexible points',
-  hinge: 'Paper hinges',
-  'sealing tape': 'Sealing tape',
-  ring: 'Rings',
-  wire: 'Wire',
-  bumper: 'Bumpers',
-  'offset clip': 'Offset clips',
-  clip: 'Clips',
-  'spring clip': 'Spring clips',
-  'corner set': 'Corner sets',
-  'corner brace': 'Corner braces',
-  wedge: 'Wedges',
-  'rigid point': 'Rigid points',
-  staple: 'Staples',
-  tab: 'Turn tabs',
-  spline: 'Splines',
-  screw: 'Screws',
-  washer: 'Washers',
-  'riser block': 'Riser blocks',
-  shim: 'Shims',
-  pin: 'Pins or stitches',
-  'tape hinge': 'Tape hinges',
-  'edge strip': 'Edge strips',
-  lacing: 'Lacing, all round',
-  'pocket screw': 'Pocket screws',
-  'mounting tape': 'Mounting tape',
-  'corner pocket': 'Corner pockets',
-  pad: 'Pads',
-  hook: 'Hooks',
-  sawtooth: 'Sawtooth hangers',
-  'safety film': 'Safety film',
-  sleeve: 'Clear sleeve',
-  key: 'Keys',
-};
 
 /** How it hangs, in a few words. */
 export function hangingText(hanging: Hanging | undefined): string {
@@ -96,17 +61,3 @@ export function dayName(day: string, thisYear?: number): string {
 /** A moment of the shop's clock, `2026-12-07T09:00`, as people say it. */
 export const momentName = (moment: string): string =>
   `${dayName(moment.slice(0, 10))}, ${moment.slice(11).replace(/^0/, '')}`;
-
-export const bytesText = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
-
-/** The time as the screen's clock has it. */
-export const timeText = (moment: string): string =>
-  new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-
-/** Day and time as the screen's clock has them. */
-export function momentText(moment: string): string {
-  const date = new Date(moment);
-  const day = date.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-  return `${day}, ${timeText(moment)}`;
-}

@@ -16,7 +16,8 @@ import { wordedReasons } from './issues/reasons';
 import { sayCaution, sayIssue } from './issues';
 import { buildName, choiceName } from './builds';
 import { fieldName, matterName, practiceName } from './build-parts';
-import { HARDWARE_NAMES, KIND_NAMES, dayName } from './materials';
+import { HARDWARE_NAMES } from './hardware';
+import { KIND_NAMES, dayName } from './materials';
 
 const sources = (folder: string): string[] =>
   fs.readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

@@ -78,7 +78,8 @@ test('a stale tab is told, keeps what was typed there, and can go on or give way
   await other.getByRole('button', { name: 'Save quote' }).click();
   await expect(page.getByText('changed at another screen')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
-  await page.getByRole('button', { name: 'Go on with mine' }).click();
+  await expect(page.getByText('Both changed:')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on with this' }).click();
   await page.getByRole('button', { name: 'Save quote' }).click();
   await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
   await expect(other.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
@@ -114,4 +115,31 @@ test('Enter walks the fields and each number opens its section', async ({ page }
     await page.keyboard.press(`Alt+${key}`);
     await expect(page.getByLabel(field)).toBeVisible();
   }
+});
+
+test('offline for a while: typing goes on, the save waits and is done once, and what was typed meanwhile is kept', async ({
+  page,
+  context,
+}) => {
+  const number = await saveQuote(page, 'Goes Offline');
+  await page.getByLabel('Name', { exact: true }).fill('Typed before');
+  await context.setOffline(true);
+  await expect(page.getByText('No connection to the shop')).toBeVisible();
+  await page.getByRole('button', { name: 'Save quote' }).click();
+  await expect(page.getByText('One change waits')).toBeVisible();
+  await page.getByLabel('Name', { exact: true }).fill('Typed while it waited');
+  await expect(page.getByRole('button', { name: 'Save quote' })).toBeDisabled();
+  await context.setOffline(false);
+  await expect(page.getByText('One change waits')).toBeHidden();
+  const saved = async () =>
+    (await (await page.request.get(`/api/orders/${number}`)).json()) as {
+      revision: number;
+      pieces: { design: { piece: { title: string } } }[];
+    };
+  await expect.poll(async () => (await saved()).revision).toBe(2);
+  expect((await saved()).pieces[0]!.design.piece.title).toBe('Typed before');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Typed while it waited');
+  await page.getByRole('button', { name: 'Save quote' }).click();
+  await expect.poll(async () => (await saved()).pieces[0]!.design.piece.title).toBe('Typed while it waited');
+  expect((await saved()).revision).toBe(3);
 });

@@ -7,7 +7,7 @@ import { mustPriceOrder } from '@/core/pricing/order-price';
 import { builtAs } from '@/core/jobs/as-built';
 import { inches, mm, plus } from '@/core/units/length';
 import { assemblyOf } from '@/core/instructions/instructions';
-import { HARDWARE_NAMES } from '@/words/materials';
+import { HARDWARE_NAMES } from '@/words/hardware';
 import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
 import { instructed } from '@/server/instructed';

@@ -244,12 +244,28 @@ describe('changed at another screen', () => {
     press('Save quote');
     await screen.findByText(/changed at another screen/);
     expect(field('Width').value).toBe('15');
-    press('Go on with mine');
+    await screen.findByText(/^Theirs, taken in: .*Name/);
+    press('Go on with this');
     await waitFor(() => expect(screen.queryByText(/changed at another screen/)).toBeNull());
     press('Save quote');
     await waitFor(async () => expect((await shop().viewOf(orderId)).revision).toBe(3));
     const saved = (await shop().viewOf(orderId)).pieces[0]!.design.piece;
-    expect([saved.title, saved.width / 32512]).toEqual(['', 15 / 4]);
+    // The name that only they changed came along; the width is as it was typed here.
+    expect([saved.title, saved.width / 32512]).toEqual(['Theirs', 15 / 4]);
+  });
+
+  it('asks which counts of a field that both changed, and takes what is chosen', async () => {
+    const { orderId } = await shop().quote();
+    await again(orderId);
+    await screen.findByLabelText('Name');
+    type('Name', 'Mine');
+    await elsewhere(orderId);
+    press('Save quote');
+    await screen.findByText('Both changed:');
+    expect(screen.getByRole('button', { name: 'Mine: Mine' }).getAttribute('aria-pressed')).toBe('true');
+    press('Theirs: Theirs');
+    press('Go on with this');
+    await waitFor(() => expect(field('Name').value).toBe('Theirs'));
   });
 
   it('or takes theirs and drops what was typed here', async () => {
@@ -260,7 +276,7 @@ describe('changed at another screen', () => {
     await elsewhere(orderId);
     press('Save quote');
     await screen.findByText(/changed at another screen/);
-    press('Take theirs, drop mine');
+    fireEvent.click(await screen.findByRole('button', { name: 'Take theirs, drop mine' }));
     await waitFor(() => expect(field('Width').value).toBe('12'));
     expect(field('Name').value).toBe('Theirs');
   });

@@ -17,7 +17,7 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
   return (
     <UnitProvider start={unit}>
       <LiveLine />
-      <Offline />
+      <Offline who={frame.person.id} />
       <TopBar person={name} role={role} {...placesOf(role)} />
       {children}
     </UnitProvider>

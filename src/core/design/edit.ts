@@ -66,6 +66,9 @@ export interface History<T> {
   readonly future: readonly Edit[];
 }
 const KEPT = 200;
+/** What it was before the first of the changes that are kept; undefined when none is. */
+export const unwound = <T>({ now, past }: History<T>): T | undefined =>
+  past.length === 0 ? undefined : [...past].reverse().reduce<T>((at, edit) => apply(at, invert(edit)), now);
 
 export const begin = <T>(now: T): History<T> => ({ now, past: [], future: [] });
 

@@ -9,7 +9,7 @@ import type { StepKey } from '@/core/route/steps';
 import { pointName } from '@/words/bench';
 import { safetyWord } from '@/words/stations';
 import { cautionName } from '@/words/issues/caution-names';
-import { momentText } from '@/words/materials';
+import { momentText } from '@/words/moments';
 import { BENCH, PAPER_NAMES, type PaperName } from '@/words/screens/bench';
 import { FLAG_NAMES, RECORD } from '@/words/screens/care';
 import styles from './bench.module.css';

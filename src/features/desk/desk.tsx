@@ -270,7 +270,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           </section>
           <section className={styles.right} aria-label={DESK.sizesAndPrice}>
             <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
-              {says && <Standing desk={desk} order={order} edition={shop.prices.edition} />}
+              {says && <Standing desk={desk} order={order} shop={shop} />}
               {!desk.stale && <Trouble issues={desk.issues} />}
               <Trouble issues={elsewhere} />
               {current.worked && (

@@ -9,7 +9,7 @@ import { Field, Form, useCommandForm } from '@/ui/form';
 import { useLateView } from '@/ui/query';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
-import { momentText } from '@/words/materials';
+import { momentText } from '@/words/moments';
 import { LINKS, LINK_EVENTS } from '@/words/screens/desk-link';
 import styles from './link.module.css';
 import { ReasonField } from './reason-field';

@@ -1,41 +1,26 @@
 'use client';
 /** What the desk must say of the order as a whole: changed elsewhere, typed elsewhere, prices held or run out. */
 import Button from '@mui/material/Button';
-import type { OrderView } from '@/contract/views';
+import type { OrderView, ShopView } from '@/contract/views';
 import { Note } from '@/ui/trouble';
 import { dayName } from '@/words/materials';
-import { DESK } from '@/words/screens/desk';
+import { STANDING } from '@/words/screens/standing';
 import styles from './desk.module.css';
+import { Stale } from './stale';
 import { OwnerAllows } from './owner-allows';
 import type { Desk } from './use-desk';
-
-function Stale({ desk }: { desk: Desk }) {
-  return (
-    <Note tone="warn">
-      <p>{DESK.stale}</p>
-      <p className={styles.ways}>
-        <Button variant="text" onClick={() => void desk.settle('mine')}>
-          {DESK.goOnWithMine}
-        </Button>
-        <Button variant="text" onClick={() => void desk.settle('theirs')}>
-          {DESK.takeTheirs}
-        </Button>
-      </p>
-    </Note>
-  );
-}
 
 /** The same person typed at another screen meanwhile; what this browser had is not lost. */
 function Other({ desk }: { desk: Desk }) {
   return (
     <Note tone="warn">
-      <p>{DESK.other}</p>
+      <p>{STANDING.other}</p>
       <p className={styles.ways}>
         <Button variant="text" onClick={desk.takeOther}>
-          {DESK.takeOther}
+          {STANDING.takeOther}
         </Button>
         <Button variant="text" onClick={desk.leaveOther}>
-          {DESK.leaveOther}
+          {STANDING.leaveOther}
         </Button>
       </p>
     </Note>
@@ -47,27 +32,32 @@ function Held({ desk, order, edition }: { desk: Desk; order: OrderView; edition:
   if (desk.held) {
     return (
       <Note tone="advise">
-        <p>{DESK.held(order.edition, dayName(order.quoteUntil), edition)}</p>
+        <p>{STANDING.held(order.edition, dayName(order.quoteUntil), edition)}</p>
         <p className={styles.ways}>
           <Button variant="text" onClick={desk.takeToday}>
-            {DESK.takeToday}
+            {STANDING.takeToday}
           </Button>
         </p>
       </Note>
     );
   }
   if (!order.expired) return null;
-  return <Note tone="advise">{DESK.expired(dayName(order.quoteUntil))}</Note>;
+  return <Note tone="advise">{STANDING.expired(dayName(order.quoteUntil))}</Note>;
 }
 
 /** All of it, in the order of how much it matters. */
-export function Standing({ desk, order, edition }: { desk: Desk; order: OrderView | null; edition: number }) {
+interface Props {
+  readonly desk: Desk;
+  readonly order: OrderView | null;
+  readonly shop: ShopView;
+}
+export function Standing({ desk, order, shop }: Props) {
   return (
     <>
       {desk.other && <Other desk={desk} />}
-      {desk.stale && <Stale desk={desk} />}
+      {desk.stale && order && <Stale desk={desk} shop={shop} number={order.number} />}
       {desk.issues[0]?.path === 'pin' && <OwnerAllows busy={desk.busy} onAllow={(pin) => void desk.save(pin)} />}
-      {order?.state === 'quoted' && <Held desk={desk} order={order} edition={edition} />}
+      {order?.state === 'quoted' && <Held desk={desk} order={order} edition={shop.prices.edition} />}
     </>
   );
 }

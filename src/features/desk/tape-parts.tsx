@@ -7,7 +7,7 @@ import type { WorkedOut } from '@/core/work-out';
 import { Len, SizeText } from '@/ui/figures';
 import { useUnit } from '@/ui/units';
 import { legName, partName } from '@/words/build-parts';
-import { HARDWARE_NAMES } from '@/words/materials';
+import { HARDWARE_NAMES } from '@/words/hardware';
 import { TAPE } from '@/words/screens/desk';
 import styles from './tape.module.css';
 

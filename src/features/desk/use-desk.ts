@@ -1,9 +1,9 @@
 'use client';
 /** The desk: the draft with its history, worked out at every change, saved as a quote, settled with what others did. */
 import { useRouter } from 'next/navigation';
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { KeptDraftView, OrderView, ShopView } from '@/contract/views';
-import { begin } from '@/core/design/edit';
+import { begin, change, set, unwound } from '@/core/design/edit';
 import { givenIn } from '@/core/design/resolve';
 import { type Issue, issue } from '@/core/issue';
 import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
@@ -62,6 +62,10 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
   const actions = useDeskActions(setState, clearIssues, shop, unit);
 
   const { history, base, saved, version } = state;
+  const latest = useRef(state);
+  useEffect(() => {
+    latest.current = state;
+  });
   const draft = history.now;
   const active = activeOf(state);
   const shown = draft.pieces.map((piece) => bench.of(piece));
@@ -80,13 +84,16 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
       }
       const { number, revision } = answer.value;
       setState((before) => ({ ...before, base: revision, saved: draft, stale: false }));
-      keeping.current?.forget(version);
-      keep(draft.orderId, who, { history, active, base: revision, version: 0 });
+      // What was typed while it was on its way, or waited for a connection, is of the order that is there now.
+      const { history, active, version: last } = latest.current;
+      const more = last !== version;
+      if (!more || !order) keeping.current?.forget(last);
+      keep(draft.orderId, who, { history, active, base: revision, version: more ? last : 0 });
       if (order) router.refresh();
       else router.replace(`/desk/${number}`);
       return answer.value;
     },
-    [active, base, draft, history, keeping, measured, order, router, run, setIssues, setState, version, who],
+    [base, draft, keeping, measured, order, router, run, setIssues, setState, version, who],
   );
 
   /** To the photos and condition of the piece; what is typed here is kept first, so that it is known there. */
@@ -98,23 +105,27 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
     async () => (order ? await ask<OrderView>(`/api/orders/${order.number}`) : undefined),
     [order],
   );
-  /** After a change elsewhere: keep what is typed here as a change of the newest, or drop it. */
+  /** After a change elsewhere: goes on from the newest, with what both come to. */
   const settle = useCallback(
-    async (whose: 'mine' | 'theirs') => {
-      const answer = await newest();
-      if (!answer?.ok) return;
+    ({ order: newer, draft: after }: { order: OrderView; draft: Draft }) => {
       clearIssues();
-      const theirs = draftOf(answer.value);
-      const now = { base: answer.value.revision, saved: theirs, stale: false };
-      if (whose === 'theirs') keeping.current?.forget(version);
+      const theirs = draftOf(newer);
+      const now = { base: newer.revision, saved: theirs, stale: false };
+      const same = sameDraft(after, theirs, unit);
+      if (same) keeping.current?.forget(version);
       setState((before) =>
-        whose === 'mine'
-          ? { ...before, ...now, version: before.version + 1 }
-          : { ...before, ...now, history: begin(theirs), active: 0, version: 0 },
+        same
+          ? { ...before, ...now, history: begin(theirs), version: 0 }
+          : {
+              ...before,
+              ...now,
+              history: change(before.history, set(before.history.now, [], after)),
+              version: before.version + 1,
+            },
       );
       router.refresh();
     },
-    [clearIssues, keeping, newest, router, setState, version],
+    [clearIssues, keeping, router, setState, unit, version],
   );
   /** Something happened to this order elsewhere. */
   const changedElsewhere = useCallback(async () => {
@@ -142,6 +153,8 @@ export function useDesk({ order, mine, fresh, who, changing }: DeskStart, shop: 
     work: useCallback((one: DraftPiece) => bench.of(one), [bench]),
     price,
     dirty: draft !== saved,
+    /** What was typed here began from, where that is known. */
+    began: order && order.revision === base ? (saved ?? undefined) : unwound(history),
     stale: state.stale,
     other: state.other,
     held: draft.pieces.some((piece) => givenIn(piece.design).length > 0),

@@ -6,7 +6,7 @@ import type { BackUpView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
 import { ask, post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
-import { bytesText, momentText } from '@/words/materials';
+import { bytesText, momentText } from '@/words/moments';
 import { BACK_UPS } from '@/words/screens/settings';
 import styles from './settings.module.css';
 

@@ -8,7 +8,7 @@ import { useView } from '@/ui/query';
 import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
-import { momentText } from '@/words/materials';
+import { momentText } from '@/words/moments';
 import { ROLE_NAMES } from '@/words/screens/roles';
 import { SECURITY, addressText, securityWhat } from '@/words/screens/door';
 import styles from './settings.module.css';

@@ -10,7 +10,7 @@ import type { Weekday } from '@/core/schedule/calendar';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { useView } from '@/ui/query';
-import { momentText } from '@/words/materials';
+import { momentText } from '@/words/moments';
 import { type Account, ACCOUNTS } from '@/core/ledger/account-list';
 import { BACK_UPS, MONEY_SETTINGS, OPENING, SETTINGS, SETTING_WORDS } from '@/words/screens/settings';
 import { BackUps } from './back-ups';

@@ -33,16 +33,6 @@ export const DESK = {
   drawing: 'Drawing',
   sizesAndPrice: 'Sizes and price',
   tape: 'Tape of sizes and prices',
-  stale: 'This order was changed at another screen. What you typed here is kept.',
-  goOnWithMine: 'Go on with mine',
-  takeTheirs: 'Take theirs, drop mine',
-  other: 'You went on with this order at another screen, and that is shown. This screen still has what you typed here.',
-  takeOther: 'Show what was typed here',
-  leaveOther: 'Go on with this',
-  held: (edition: number, until: string, now: number) =>
-    `Prices of edition ${edition}, held until ${until}; the books are at edition ${now}.`,
-  takeToday: 'Take today’s prices',
-  expired: (until: string) => `This quote ran out on ${until}. These are today’s prices.`,
 } as const;
 
 export const PIECE_FIELDS = {

@@ -17,7 +17,7 @@ export default async function Page({ params }: { params: Promise<{ screen: strin
   return (
     <>
       <LiveLine />
-      <Offline />
+      <Offline who={viewer.person.id} />
       <ShownScreen first={first} screen={screen} device={role === 'view' ? name : undefined} />
     </>
   );
