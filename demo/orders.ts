@@ -336,3 +336,22 @@ export const ORDERS: readonly DemoOrder[] = [
     pieces: [piece('Ebb at the slip', 'watercolour', ['9', '12'], 'HER-32')],
   },
 ];
+
+/** What the house begins with, by kind: each like a piece of the demo. */
+export const HOUSE_DESIGNS: readonly { readonly name: string; readonly like: DemoPiece }[] = [
+  {
+    name: 'Certificate, plain and thrifty',
+    like: { title: '', kind: 'certificate', size: ['11', '8 1/2'], moulding: 'GAN-31', mats: ['RAG-CHALK'] },
+  },
+  {
+    name: 'Photograph, two mats, glass against UV',
+    like: {
+      title: '',
+      kind: 'photograph',
+      size: ['10', '8'],
+      moulding: 'GAN-35',
+      mats: ['RAG-SHELL', 'RAG-SLATE'],
+      glazing: 'GL-UV',
+    },
+  },
+];

@@ -32,7 +32,7 @@ import { cutJobs, cutRequests } from '@/server/cutting/needs';
 import { type ShopData, type AppContext, readBooks } from '@/server/app-context';
 import { hashPin } from '@/server/pins';
 import { STARTING_MATERIALS, firstBooks } from '@/server/starting-books';
-import { type DemoOrder, type DemoPiece, ORDERS } from './orders';
+import { type DemoOrder, type DemoPiece, HOUSE_DESIGNS, ORDERS } from './orders';
 import { CUSTOMERS, ON_ACCOUNT, STAFF } from './people';
 import { type DrawnPhotos, drawPhotos, recordFor } from './photos';
 import { tillDays } from './till';
@@ -364,6 +364,8 @@ export async function seedDemo(app: AppContext): Promise<void> {
     const { customer, days, limit } = ON_ACCOUNT;
     await tell.do('change-terms', { customerId: ids[customer]!, days, limit });
     await tell.do('change-settings', { edition: 0, settings: DEMO_SETTINGS });
+    for (const { name, like } of HOUSE_DESIGNS)
+      await tell.do('keep-house-design', { id: crypto.randomUUID(), name, design: designOf(like) });
     for (const order of ORDERS) await tellOrder(tell, now, order, ids, drawn);
     tell.by = 'Maro';
     tell.at = daysAfter(now, -30);

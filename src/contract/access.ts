@@ -72,6 +72,7 @@ export const ROUTES = {
   'GET /api/orders/[number]': COUNTER,
   'GET /api/orders/[number]/links': COUNTER,
   'POST /api/pay/[reference]': 'anybody',
+  'GET /api/house-designs': COUNTER,
   'GET /api/quotes': COUNTER,
   'GET /api/rack': ALL,
   'POST /api/rack/apart': COUNTER,

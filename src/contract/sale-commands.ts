@@ -1,6 +1,7 @@
 /** Quotes and what becomes of them: agreed, shown by a link, changed after yes. */
 import { z } from 'zod';
 import { choosingFields, letterSchema, lettersApart } from '@/core/design/candidates-schema';
+import { designSchema } from '@/core/design/schema';
 import { LINK_TOKEN, LONGEST_QUESTION } from '@/core/links/link';
 import { MOST_MONEY } from '@/core/units/money';
 import { wallSchema } from '@/core/wall/wall-schema';
@@ -54,6 +55,9 @@ export const saleCommands = {
   },
   'withdraw-link': { roles: COUNTER, payload: z.strictObject({ linkId: id }) },
   'answer-question': { roles: COUNTER, payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }) },
+  /** A design that the house begins with; one of the same name gives way. */
+  'keep-house-design': { roles: COUNTER, payload: z.strictObject({ id, name: line(80), design: designSchema }) },
+  'drop-house-design': { roles: COUNTER, payload: z.strictObject({ id }) },
   /** What a customer does by a link; the program gives these for who knows its token. */
   'link-choose': {
     roles: [] as readonly Role[],

@@ -159,6 +159,12 @@ export interface HadView {
   readonly price: number | null;
   readonly scene: Scene | null;
 }
+/** A design that the house begins with. */
+export interface HouseDesignView {
+  readonly id: string;
+  readonly name: string;
+  readonly design: Design;
+}
 /** What a new order begins with. */
 export interface Beginning {
   readonly customer: CustomerView | null;

@@ -199,6 +199,14 @@ const startingPrices = (unit: Unit, tax: StartingTax = USUAL_TAX) => ({
   ending: '.00' as const,
   tax: { mode: tax.mode, percent: { goods: tax.percent, labour: tax.percent } },
   ...(unit === 'in' ? {} : { bars: { per: 'm' as const, price: '7.90' } }),
+  extras: [
+    { name: 'Hand finish', price: money(3500), taxGroup: 'labour' as const },
+    { name: 'Cleaning', price: money(2000), taxGroup: 'labour' as const },
+    { name: 'Delivery, in town', price: money(1500), taxGroup: 'delivery' as const },
+    { name: 'Delivery, out of town', price: money(3500), taxGroup: 'delivery' as const },
+    { name: 'Hanging at yours', price: money(4500), taxGroup: 'labour' as const },
+    { name: 'Gift wrapping', price: money(600), taxGroup: 'goods' as const },
+  ],
   depositPercent: '50',
   quoteDays: 30,
 });

@@ -6,6 +6,7 @@ import { DeskScreen } from '@/features/desk/desk';
 import { newDraft } from '@/features/desk/draft';
 import { shopView } from '@/server/views';
 import { button, field, press, sent, shopOfFile, show, type } from '../screens';
+import { stockedDesign } from '../stocked';
 
 const shop = shopOfFile();
 const begin = async () => {
@@ -62,5 +63,34 @@ describe('what is taken off at the desk', () => {
     expect([field(label).value, button('Take it over').disabled]).toEqual([text, true]);
     fireEvent.submit(field(label).form!);
     expect(screen.getByRole('heading', { name: 'Discount or another price' })).toBeTruthy();
+  });
+});
+
+describe('what is taken off the whole order', () => {
+  const two = async () => {
+    const { orderId } = await shop().quote([stockedDesign(), stockedDesign()]);
+    const view = (await shopView(shop().app.viewer()))!;
+    const order = await shop().viewOf(orderId);
+    show(<DeskScreen order={order} who="ada" mine={null} shop={view} fresh={newDraft(view, '2031-05-05')} />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Discount or another price' }));
+    await screen.findByRole('heading', { name: 'Discount or another price' });
+    return orderId;
+  };
+  it('is given to every piece, saved, and is one step back', async () => {
+    const orderId = await two();
+    press('the whole order');
+    press('money');
+    type('Discount', '25.01');
+    type('Why the discount is given', 'both at once');
+    press('Take it over');
+    press('Save quote');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).revision).toBe(2));
+    const off = (await shop().viewOf(orderId)).pieces.map(({ design }) => design.discount);
+    expect(off.map((one) => (one as { amount: number }).amount)).toEqual([1251, 1250]);
+    expect(off[1]).toMatchObject({ reason: 'both at once', by: 'Ada' });
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    press('Save quote');
+    await waitFor(async () => expect((await shop().viewOf(orderId)).revision).toBe(3));
+    expect((await shop().viewOf(orderId)).pieces.map(({ design }) => design.discount)).toEqual([undefined, undefined]);
   });
 });

@@ -415,6 +415,40 @@ describe('what comes besides the frame', () => {
     await waitFor(() => expect(line('Engraved plate')).toContain('18.00'));
   });
 
+  it('is at the price of the book where that has one, which can still be typed over', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Width', '12 x 16');
+    await extras();
+    press('Add an extra');
+    await choose('Add an extra', 'Delivery, in town, 15.00');
+    expect(field('Price').value).toBe('15.00');
+    press('Add');
+    await waitFor(() => expect(line('Delivery, in town')).toContain('15.00'));
+    press('Add an extra');
+    await choose('Add an extra', 'Hand finish, 35.00');
+    type('Price', '40');
+    press('Add');
+    await waitFor(() => expect(line('Hand finish')).toContain('40.00'));
+  });
+
+  it('so many alike become so many pieces, each with the break', async () => {
+    await begin();
+    await screen.findByLabelText('Width');
+    type('Name', 'Menu');
+    type('Width', '12 x 16');
+    await extras();
+    expect(screen.queryByRole('button', { name: /^Add the other/ })).toBeNull();
+    type('One of so many alike', '4');
+    press('Add the other 3');
+    await waitFor(() => expect(screen.getAllByRole('tab', { name: /Menu/ })).toHaveLength(4));
+    undo();
+    await waitFor(() => expect(screen.queryAllByRole('tab', { name: /Menu/ })).toHaveLength(0));
+    // An order holds forty.
+    type('One of so many alike', '41');
+    expect(screen.queryByRole('button', { name: /^Add the other/ })).toBeNull();
+  });
+
   it('is not taken while its price cannot be read', async () => {
     await begin();
     await screen.findByLabelText('Width');

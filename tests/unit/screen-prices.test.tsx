@@ -199,3 +199,19 @@ describe('an edition', () => {
     await waitFor(() => expect(region.textContent).toMatch(/Against edition \d+:kit [\d.]+ → 7\.77$/));
   });
 });
+
+describe('extras and delivery zones', () => {
+  it('are kept in the book, each with its price and tax; a row that cannot be read is named beside the field', async () => {
+    await opened();
+    type('Extras and delivery zones', 'Delivery, harbour side; 18.00; delivery\nGilding; a lot');
+    press('Make the edition');
+    await screen.findByText(/“Gilding; a lot” is not an extra/);
+    type('Extras and delivery zones', 'Delivery, harbour side; 18.00; delivery\nGilding; 120; work');
+    press('Make the edition');
+    await screen.findByText(/Edition \d+ is made/);
+    expect((await now()).extras).toEqual([
+      { name: 'Delivery, harbour side', price: 1800, taxGroup: 'delivery' },
+      { name: 'Gilding', price: 12000, taxGroup: 'labour' },
+    ]);
+  });
+});

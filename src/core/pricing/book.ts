@@ -48,6 +48,13 @@ export const USUAL_BARS = { per: 'ft', price: '2.40' } as const;
 /** By step: at least, for each begun 10 in of united size beyond 40 in, for each mat beyond the first. */
 export type StepMinutes = Readonly<Partial<Record<StepKey, StepRule['minutes']>>>;
 
+/** An extra, or a delivery to a zone, at a price of the book. */
+export interface PricedExtra {
+  readonly name: string;
+  readonly price: Money;
+  readonly taxGroup: TaxGroup;
+}
+
 export interface PriceBook {
   readonly edition: number;
   readonly groups: Readonly<Record<Group, GroupRule>>;
@@ -63,6 +70,8 @@ export interface PriceBook {
   readonly plate?: Money;
   /** Stretcher bars, sold by the foot or the metre of their outer sides. */
   readonly bars?: { readonly per: 'ft' | 'm'; readonly price: string };
+  /** What else the shop sells with a piece, and its delivery zones: each with its price. */
+  readonly extras?: readonly PricedExtra[];
   /** For each window beyond the first, and for each that is not a rectangle. */
   readonly extraWindow?: Money;
   readonly shapedWindow?: Money;

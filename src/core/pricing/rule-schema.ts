@@ -4,7 +4,7 @@ import { MOUNTS } from '../design/choices';
 import { ENDINGS, MOST_MONEY, money } from '../units/money';
 import { DECIMAL } from '../units/rational';
 import { STEPS } from '../route/steps';
-import { SCHOOLS } from './book';
+import { SCHOOLS, TAX_GROUPS } from './book';
 
 export const decimalText = z.string().regex(DECIMAL, 'a plain number such as 4.20');
 export const amountSchema = z.int().min(0).max(MOST_MONEY).transform(money);
@@ -47,6 +47,8 @@ const rateText = decimalText.refine((text) => Number(text) <= MOST_RATE, 'rate-a
 const stepText = decimalText.refine((text) => Number(text) > 0 && Number(text) <= 10, 'step-out');
 const MOST_RATE = 100_000;
 const MOST_BREAKS = 20;
+const MOST_EXTRAS = 60;
+const LONGEST_NAME = 80;
 
 const MOST_MINUTES = 999;
 const minutes = z.int().min(0).max(MOST_MINUTES);
@@ -65,6 +67,17 @@ export const priceRulesSchema = z.strictObject({
   cornerSets: amountSchema.optional(),
   plate: amountSchema.optional(),
   bars: z.strictObject({ per: z.enum(['ft', 'm']), price: rateText }).optional(),
+  extras: z
+    .array(
+      z.strictObject({
+        name: z.string().trim().min(1).max(LONGEST_NAME),
+        price: amountSchema,
+        taxGroup: z.enum(TAX_GROUPS),
+      }),
+    )
+    .max(MOST_EXTRAS)
+    .refine((list) => new Set(list.map(({ name }) => name.toLowerCase())).size === list.length, 'extra-twice')
+    .optional(),
   extraWindow: amountSchema.optional(),
   shapedWindow: amountSchema.optional(),
   mounting: z.partialRecord(z.enum(MOUNTS), z.strictObject({ per: z.enum(['in', 'cm']), price: rateText })).optional(),

@@ -6,19 +6,18 @@ import Input from '@mui/material/Input';
 import { useState } from 'react';
 import type { Design } from '@/core/design/design';
 import type { PriceLine } from '@/core/pricing/price-line';
-import { type Money, formatMoney, parseMoney } from '@/core/units/money';
+import { type Money, formatMoney, money, parseMoney, spread } from '@/core/units/money';
 import { DECIMAL } from '@/core/units/rational';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
 import { LINE_NAMES } from '@/words/materials';
 import { CONCESSION } from '@/words/screens/concession';
 import styles from './concession.module.css';
+import type { Desk } from './use-desk';
 
 type Given = Pick<Design, 'discount' | 'overrides'>;
 interface Props {
-  readonly design: Given;
-  readonly lines: readonly PriceLine[];
-  readonly onDone: (given: Given) => void;
+  readonly desk: Desk;
   readonly onClose: () => void;
 }
 type Kind = 'percent' | 'amount';
@@ -43,7 +42,22 @@ function discountOf(kind: Kind, typed: string, reason: string): { readonly disco
   return amount === undefined ? undefined : { discount: { amount, ...said } };
 }
 
-export function Concession({ design, lines, onDone, onClose }: Props) {
+/** What each piece of the order comes to without its discount; a money discount of the order is shared out by these. */
+const weightsOf = ({ shown }: Desk): Money[] =>
+  shown.map(({ worked }) => money((worked?.price?.price ?? 0) - (worked?.price?.discount ?? 0)));
+
+/** The discount of each piece, when it is of the whole order: the same percent, or its share of the money. */
+export function overOrder(discount: Design['discount'], weights: readonly Money[]): readonly Design['discount'][] {
+  if (!discount || 'percent' in discount) return weights.map(() => discount);
+  const parts = spread(discount.amount as Money, weights);
+  return parts.map((amount) => ({ ...discount, amount }));
+}
+
+export function Concession({ desk, onClose }: Props) {
+  const { design } = desk.piece;
+  const lines: readonly PriceLine[] = desk.shown[desk.active]!.worked?.price?.lines ?? [];
+  const many = desk.draft.pieces.length > 1;
+  const [of, setOf] = useState<'piece' | 'order'>('piece');
   const [off, setOff] = useState(() => startOf(design));
   const [own, setOwn] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries((design.overrides ?? []).map(({ key, amount }) => [key, formatMoney(amount as Money)])),
@@ -60,7 +74,11 @@ export function Concession({ design, lines, onDone, onClose }: Props) {
   const take = () => {
     if (!discount || unread.length > 0 || whyMissing) return;
     const overrides = typed.map(({ key, amount }) => ({ key, amount: amount!, reason: why.trim() }));
-    onDone({ discount: discount.discount, overrides: overrides.length > 0 ? overrides : undefined });
+    desk.discount(
+      of === 'order' ? overOrder(discount.discount, weightsOf(desk)) : [discount.discount],
+      overrides.length > 0 ? overrides : undefined,
+    );
+    onClose();
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="concession-head" maxWidth="sm" fullWidth>
@@ -72,6 +90,14 @@ export function Concession({ design, lines, onDone, onClose }: Props) {
         }}
       >
         <h2 id="concession-head">{CONCESSION.head}</h2>
+        {many && (
+          <Choice
+            label={CONCESSION.of}
+            value={of}
+            options={(['piece', 'order'] as const).map((one) => [one, CONCESSION.ofWhat[one]])}
+            onChange={setOf}
+          />
+        )}
         <div className={styles.off}>
           <Choice
             label={CONCESSION.kind}

@@ -50,6 +50,15 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
             withBuild(now.pieces[index]!.design, to, defaultSettings(shop.homeUnit), shop.defaults),
           ),
         ),
+      /** A discount on the piece that is shown, or one for each piece, and its lines priced by hand; one step back. */
+      discount: (each: readonly Design['discount'][], overrides: Design['overrides']) =>
+        edit((now, index) => {
+          const at = each.length > 1 ? now.pieces.map((_, place) => place) : [index];
+          return [
+            ...at.flatMap((place, one) => set(now, inPiece(place, ['discount']), each[one])),
+            ...set(now, inPiece(index, ['overrides']), overrides),
+          ];
+        }),
       apply: (wayOut: Edit) =>
         edit((_now, index) => wayOut.map((change) => ({ ...change, path: inPiece(index, change.path) }))),
       putOrder: (key: 'customer' | 'promised', value: unknown) => edit((now) => set(now, [key], value)),

@@ -313,18 +313,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
           }}
         />
       )}
-      {dialog === 'concession' && current.worked?.price && (
-        <Concession
-          design={piece.design}
-          lines={current.worked.price.lines}
-          onClose={() => setDialog(undefined)}
-          onDone={({ discount, overrides }) => {
-            put(['discount'], discount);
-            put(['overrides'], overrides, true);
-            setDialog(undefined);
-          }}
-        />
-      )}
+      {dialog === 'concession' && <Concession desk={desk} onClose={() => setDialog(undefined)} />}
       {dialog === 'link' && order && (
         <DeskLink desk={desk} number={order.number} onClose={() => setDialog(undefined)} />
       )}

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Design } from '@/core/design/design';
+import { MOST_PIECES } from '@/core/design/batch';
 import { issue } from '@/core/issue';
 import { TAX_GROUPS } from '@/core/pricing/book';
 import { atMargin } from '@/core/pricing/outside';
@@ -11,6 +12,7 @@ import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { DECIMAL } from '@/core/units/rational';
 import { Cash } from '@/ui/figures';
 import { EXTRAS, USUAL_EXTRAS } from '@/words/screens/extras';
+import { TAX_NAMES } from '@/words/screens/tax-groups';
 import { MANY } from '@/words/screens/many';
 import styles from './desk.module.css';
 import { Choose, TextField, Tick } from './inputs';
@@ -61,10 +63,28 @@ function extraOf({ name, taxGroup, amount, text, elsewhere, who, cost, margin, d
   return { ...said, amount: price, outside: { who: who.trim(), cost: costs, days: Number(days || '0') } };
 }
 
-function AddExtra({ onAdd, onClose }: { onAdd: (extra: Extra) => void; onClose: () => void }) {
+/** What can be added: what the book has a price for, then what is usual. */
+interface Offer {
+  readonly name: string;
+  readonly taxGroup: Typed['taxGroup'];
+  readonly price?: Money;
+  readonly outside?: true;
+}
+const offersOf = (priced: readonly Offer[] = []): readonly Offer[] => [
+  ...priced,
+  ...USUAL_EXTRAS.filter(({ name }) => !priced.some((one) => one.name === name)),
+];
+
+interface AddProps {
+  readonly priced: readonly Offer[] | undefined;
+  readonly onAdd: (extra: Extra) => void;
+  readonly onClose: () => void;
+}
+function AddExtra({ priced, onAdd, onClose }: AddProps) {
   const [typed, setTyped] = useState<Typed>(EMPTY);
   const put = (more: Partial<Typed>) => setTyped((before) => ({ ...before, ...more }));
-  const usual = USUAL_EXTRAS.find(({ name }) => name === typed.name);
+  const offers = offersOf(priced);
+  const usual = offers.find(({ name }) => name === typed.name);
   const extra = extraOf(typed);
   const costs = parseMoney(typed.cost);
   const asked =
@@ -77,10 +97,25 @@ function AddExtra({ onAdd, onClose }: { onAdd: (extra: Extra) => void; onClose: 
         label={EXTRAS.usual}
         name="extra"
         value={usual?.name ?? OWN}
-        options={[...USUAL_EXTRAS.map(({ name }) => ({ code: name, name })), { code: OWN, name: EXTRAS.another }]}
+        options={[
+          ...offers.map(({ name, price }) => ({
+            code: name,
+            name: price === undefined ? name : `${name}, ${formatMoney(price)}`,
+          })),
+          { code: OWN, name: EXTRAS.another },
+        ]}
         onChange={(code) => {
-          const found = USUAL_EXTRAS.find(({ name }) => name === code);
-          put(found ? { name: found.name, taxGroup: found.taxGroup, elsewhere: found.outside === true } : { name: '' });
+          const found = offers.find(({ name }) => name === code);
+          put(
+            found
+              ? {
+                  name: found.name,
+                  taxGroup: found.taxGroup,
+                  elsewhere: found.outside === true,
+                  amount: found.price === undefined ? '' : formatMoney(found.price),
+                }
+              : { name: '' },
+          );
         }}
       />
       {!usual && (
@@ -143,7 +178,7 @@ function AddExtra({ onAdd, onClose }: { onAdd: (extra: Extra) => void; onClose: 
           label={EXTRAS.tax}
           name="extra.tax"
           value={typed.taxGroup}
-          options={TAX_GROUPS.map((code) => ({ code, name: EXTRAS.taxOf[code] }))}
+          options={TAX_GROUPS.map((code) => ({ code, name: TAX_NAMES[code] }))}
           onChange={(code) => put({ taxGroup: code as Typed['taxGroup'] })}
         />
       </div>
@@ -165,7 +200,7 @@ function AddExtra({ onAdd, onClose }: { onAdd: (extra: Extra) => void; onClose: 
 
 const Many = dynamic(() => import('./many').then((file) => file.Many), { loading: () => null });
 
-export function ExtrasSection({ piece, worked, pieces = 1, desk }: SectionProps) {
+export function ExtrasSection({ shop, piece, worked, pieces = 1, desk }: SectionProps) {
   const { count = 1, rush = false, extras = [] } = piece.design;
   const [text, setText] = useState(String(count));
   const [adding, setAdding] = useState(false);
@@ -187,6 +222,11 @@ export function ExtrasSection({ piece, worked, pieces = 1, desk }: SectionProps)
           if (read >= 1 && read <= MOST_ALIKE) desk.put(['count'], read > 1 ? read : undefined, true);
         }}
       />
+      {!wrong && count > 1 && pieces + count - 1 <= MOST_PIECES && (
+        <Button variant="text" onClick={() => desk.addPieces(Array.from({ length: count - 1 }, () => piece.design))}>
+          {EXTRAS.addAlike(count - 1)}
+        </Button>
+      )}
       <Tick label={EXTRAS.rush} checked={rush} onChange={(on) => desk.put(['rush'], on || undefined)} />
       <ul>
         {extras.map((extra, index) => (
@@ -210,7 +250,11 @@ export function ExtrasSection({ piece, worked, pieces = 1, desk }: SectionProps)
         ))}
       </ul>
       {adding ? (
-        <AddExtra onAdd={(extra) => desk.put(['extras'], [...extras, extra])} onClose={() => setAdding(false)} />
+        <AddExtra
+          priced={shop.prices.extras}
+          onAdd={(extra) => desk.put(['extras'], [...extras, extra])}
+          onClose={() => setAdding(false)}
+        />
       ) : (
         <Button variant="text" onClick={() => setAdding(true)}>
           {EXTRAS.usual}

@@ -23,6 +23,10 @@ import { PIECE_FIELDS } from '@/words/screens/desk';
 
 const BuildFields = dynamic(() => import('./later-sections').then((file) => file.BuildFields), { loading: () => null });
 
+const HouseDesigns = dynamic(() => import('./house-designs').then((file) => file.HouseDesigns), {
+  loading: () => null,
+});
+
 /** As weighed, in the unit shown; what cannot be read is said and not taken. */
 function Weighed({ kg, onChange }: { kg: number | undefined; onChange: (kg: number | undefined) => void }) {
   const { unit } = useUnit();
@@ -80,6 +84,18 @@ function OutOfSquare({ worked, shop }: { worked: WorkedOut | undefined; shop: Sh
       {PIECE_FIELDS.outOfSquareBy} <Len value={difference} fine />
       {PIECE_FIELDS.theLargerMeasureSizes}
     </p>
+  );
+}
+
+function House({ piece: { design }, desk }: Pick<SectionProps, 'piece' | 'desk'>) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button variant="text" size="small" onClick={() => setOpen(true)}>
+        {PIECE_FIELDS.house}
+      </Button>
+      {open && <HouseDesigns design={design} onUse={(to) => desk.put([], to)} onClose={() => setOpen(false)} />}
+    </>
   );
 }
 
@@ -150,6 +166,7 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       <Button variant="text" size="small" aria-keyshortcuts="p" onClick={() => void desk.toRecord()}>
         {PIECE_FIELDS.record}
       </Button>
+      <House piece={piece} desk={desk} />
       <OutOfSquare worked={worked} shop={shop} />
       {Object.keys(BUILDS[piece.design.build].fields).length > 0 && (
         <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />

@@ -25,7 +25,10 @@ const MONEY: readonly string[] = [
 ];
 /** Amounts are kept in hundredths: of what is charged, and the second of each step of a chart. */
 const shown = (path: readonly string[], text: string) =>
-  text !== '' && (MONEY.includes(path.at(-1)!) || (path.at(-3) === 'steps' && path.at(-1) === '1'))
+  text !== '' &&
+  (MONEY.includes(path.at(-1)!) ||
+    (path.at(-3) === 'steps' && path.at(-1) === '1') ||
+    (path.at(-3) === 'extras' && path.at(-1) === 'price'))
     ? formatMoney(Number(text) as Money)
     : text;
 

@@ -2,8 +2,10 @@
 import type { Mount } from '@/core/design/choices';
 import { type Issue, issue } from '@/core/issue';
 import type { PriceBook } from '@/core/pricing/book';
+import { extrasFrom, extrasText } from '@/core/pricing/extras-list';
 import type { PriceRules } from '@/core/pricing/rule-schema';
 import { type Ending, type Money, NOTHING, formatMoney, parseMoney } from '@/core/units/money';
+import { TAX_NAMES } from '@/words/screens/tax-groups';
 import { minuteValues, minutesOf } from './minutes-values';
 import { DECIMAL } from '@/core/units/rational';
 
@@ -35,6 +37,7 @@ export type PriceValues = Record<
   | 'extraWindow'
   | 'shapedWindow'
   | 'breaks'
+  | 'extras'
   | 'rush'
   | 'stepFt'
   | 'stepM'
@@ -66,6 +69,7 @@ export const valuesOf = (rules: Rules): PriceValues => ({
   extraWindow: cash(rules.extraWindow),
   shapedWindow: cash(rules.shapedWindow),
   breaks: (rules.quantityBreaks ?? []).map(([count, percent]) => `${count} ${percent}`).join('\n'),
+  extras: extrasText(rules.extras, TAX_NAMES),
   rush: rules.rush ?? '',
   stepFt: rules.sellingStep.ft,
   stepM: rules.sellingStep.m,
@@ -120,6 +124,8 @@ export function rulesOf(
       return price === undefined ? [] : [[mount, { per: home === 'in' ? 'in' : 'cm', price } as const]];
     }),
   );
+  const listed = extrasFrom(values.extras, TAX_NAMES);
+  wrong.push(...listed.wrong);
   const own = minutesOf(values);
   wrong.push(...own.wrong);
   const bars = optional('bars', number);
@@ -135,6 +141,7 @@ export function rulesOf(
     ...kept('extraWindow', optional('extraWindow', amount)),
     ...kept('shapedWindow', optional('shapedWindow', amount)),
     ...(Object.keys(mounting).length > 0 ? { mounting } : {}),
+    ...(listed.extras.length > 0 ? { extras: [...listed.extras] } : {}),
     ...(breaks.length > 0 ? { quantityBreaks: breaks } : {}),
     ...kept('rush', optional('rush', number)),
     sellingStep: { ft: number('stepFt'), m: number('stepM') },

@@ -91,6 +91,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
       'rules.depositPercent': 'deposit',
       'rules.quoteDays': 'quoteDays',
       'rules.quantityBreaks': 'breaks',
+      'rules.extras': 'extras',
       'rules.rush': 'rush',
       'rules.labourPerHour': 'labourPerHour',
       'rules.sellingStep.ft': 'stepFt',
@@ -140,6 +141,7 @@ function PriceForm({ view, onSaved }: { view: PricesView; onSaved: (edition: num
         <h2>{PRICES.house}</h2>
         <House shop={shop} house={house} onChange={setHouse} />
         <h2>{PRICES.many}</h2>
+        <Field name="extras" label={PRICES.others} hint={PRICES.othersSay} rows={5} />
         <Field name="breaks" label={PRICES.breaks} hint={PRICES.breaksSay} rows={3} />
         <Figure name="rush" label={PRICES.rush} end={PRICES.percent} />
       </section>

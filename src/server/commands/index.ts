@@ -5,6 +5,7 @@ import { finalCheck, hold, moveStep, release } from './bench';
 import { changeOrder, readyChangeOrder } from './changes';
 import { addCustomer, editCustomer, forget, importCustomers, mergeCustomers } from './customers';
 import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
+import { dropHouse, keepHouseDesign } from './house';
 import { importList, readyImport, readyUndo, undoEdition } from './lists';
 import { openAgain, recordBuilt } from './built';
 import { confirmPlan, spoilCut, undoPlan } from './cutting';
@@ -53,6 +54,8 @@ export const handlers: Handlers = {
   'make-link': makeLink,
   'withdraw-link': takeLinkBack,
   'answer-question': answerQuestion,
+  'keep-house-design': keepHouseDesign,
+  'drop-house-design': dropHouse,
   'link-choose': linkChoose,
   'link-ask': linkAsk,
   'link-accept': linkAccept,

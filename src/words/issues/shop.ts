@@ -114,6 +114,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'edition-first': () => 'Before the first edition there is nothing to go back to.',
   'edition-begun': ({ f }) =>
     `Edition ${f.edition} is in force, or is not the newest: only the newest can be taken back, before it begins.`,
+  'extra-row': ({ f }) => `“${f.read}” is not an extra: a name; a price; and goods, work or delivery.`,
   'break-row': ({ f }) => `“${f.read}” is not a break: a count and a percent, such as 5 10.`,
   'edition-scheduled': ({ f }) =>
     `Edition ${f.edition} of the books begins on ${dayName(String(f.starts))}: begin on that day or later, or take it back first.`,
@@ -191,6 +192,8 @@ export const SHOP: Sentences<ShopIssue> = {
   'photo-pixels': ({ f }) => `This picture has more than ${f.most} million pixels. Send it smaller.`,
   'photo-small': ({ f }) => `This picture has ${f.w} × ${f.h} pixels. At least ${f.least} each way show anything.`,
   'photo-large': ({ f }) => `A photo may have ${f.most} MB. Send it smaller.`,
+  'house-design-unknown': () => 'This house design is not there any more.',
+  'house-designs-full': ({ f }) => `There are ${f.most} house designs already: drop one first.`,
   'screen-unknown': () => 'This screen is not one of the shop’s any more.',
   'photo-unknown': () => 'This photo is not here any more. Take it again.',
   'record-stale': () =>

@@ -1,6 +1,8 @@
 /** What is said where a price is set by hand or something is taken off. */
 export const CONCESSION = {
   head: 'Discount or another price',
+  of: 'Discount on',
+  ofWhat: { piece: 'this piece', order: 'the whole order' },
   kind: 'Discount in',
   kinds: { percent: 'percent', amount: 'money' },
   off: 'Discount',

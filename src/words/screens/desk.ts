@@ -37,6 +37,7 @@ export const DESK = {
 
 export const PIECE_FIELDS = {
   record: 'Photos and condition',
+  house: 'House designs',
   weighs: 'Weighs',
   isNotAWeight: (text: string | number) => `“${text}” is not a weight. Expected something like 2.4 kg or 5 lb 5 oz.`,
   outOfSquareBy: 'Out of square by',

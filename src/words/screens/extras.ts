@@ -17,7 +17,8 @@ export const USUAL_EXTRAS: readonly { readonly name: string; readonly taxGroup: 
 
 export const EXTRAS = {
   count: 'One of so many alike',
-  countSay: 'For the quantity break. Each is a piece of its own and charged by itself: copy this one.',
+  countSay: 'For the quantity break. Each is a piece of its own and charged by itself.',
+  addAlike: (count: number) => (count === 1 ? 'Add the other one' : `Add the other ${count}`),
   rush: 'Sooner than usual',
   add: 'Add',
   usual: 'Add an extra',
@@ -32,5 +33,4 @@ export const EXTRAS = {
   elsewhere: 'Done elsewhere',
   takeOut: (name: string) => `Take out: ${name}`,
   tax: 'Taxed as',
-  taxOf: { goods: 'goods', labour: 'work', delivery: 'delivery' } satisfies Readonly<Record<TaxGroup, string>>,
 } as const;

@@ -35,6 +35,8 @@ export const PRICES = {
     boxBoard: 'Board of a box',
   },
   many: 'Many, and soon',
+  others: 'Extras and delivery zones',
+  othersSay: 'One a line, such as: Delivery, inner town; 18.00; delivery',
   breaks: 'Off for many alike: pieces, percent',
   breaksSay: 'One break a line, such as 5 10',
   rush: 'More when wanted sooner',
