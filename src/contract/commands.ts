@@ -17,6 +17,8 @@ import { ALL, COUNTER, amount, day, id, line, pinSchema, revision } from './payl
 import { saleCommands } from './sale-commands';
 import { settingsSchema } from './settings';
 
+/** Pieces of an order, at most. */
+const MOST_TOGETHER = 40;
 export { ROLES, type Role, pinSchema };
 const articleCode = line(40);
 const till = z.int().min(1).max(999);
@@ -293,6 +295,18 @@ export const commands = {
       ticks: z.array(z.string().max(40)).max(20),
       /** It was said that something still cures or dries, and somebody goes on all the same. */
       early: z.boolean().default(false),
+    }),
+  },
+  /** One step of several jobs of an order, done at once: all of them, or none. */
+  'move-steps': {
+    roles: ALL,
+    payload: z.strictObject({
+      step: z.enum(STEPS),
+      jobs: z
+        .array(z.strictObject({ jobId: id, revision }))
+        .min(2)
+        .max(MOST_TOGETHER)
+        .refine((jobs) => new Set(jobs.map(({ jobId }) => jobId)).size === jobs.length, 'job-twice'),
     }),
   },
   /** What wood and wire came to be; what is left out is as it was computed. */

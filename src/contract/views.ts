@@ -333,6 +333,8 @@ export interface JobView {
   readonly reasons: Readonly<Record<string, string>>;
   readonly steps: readonly StepView[];
   readonly next: StepKey | null;
+  /** Other jobs of the order that have the same step next, and nothing in the way of it. */
+  readonly together: readonly { readonly jobId: string; readonly ticket: string; readonly revision: number }[];
   readonly worked: WorkedOut;
   /** What to do at each step with this piece, and its drawing. */
   readonly instructions: readonly SaidStep[];

@@ -41,6 +41,7 @@ import { asBuiltOf } from './as-built';
 import { instructed } from './instructed';
 import { careOf } from './records';
 import { plannedOf } from './planned';
+import { togetherWith } from './together';
 import { waitingAt } from './waiting';
 import { standing } from './quotes';
 import type { CounterViewer, ScreenViewer, Viewer } from './access';
@@ -239,15 +240,17 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
         steps: await stepsOf(db, job.id),
         events: await eventsOf(db, job.id),
         cut: await plannedOf(db, ticket),
+        others: (await jobsOfOrder(db, job.order_id)).filter(({ id, hold }) => id !== job.id && !hold),
       }
     );
   });
   if (!found) return undefined;
-  const { job, agreed, steps, events, cut, row } = found;
+  const { job, agreed, steps, events, cut, row, others } = found;
   const pictures = row ? frontsOf(row.record) : [];
   const { settings } = (await app.books())!;
   const { worked, issues } = asBuiltOf(job, agreed, steps, settings);
   const waiting = waitingAt(steps, app.clock.now(), await app.shopSettings());
+  const next = nextStep(steps, (step) => waiting(step) !== undefined) ?? null;
   return {
     id: job.id,
     ticket: job.ticket,
@@ -276,7 +279,8 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
       spent: minutesTaken(row),
       waiting: (row.state === 'todo' && waiting(row.step)) || null,
     })),
-    next: nextStep(steps, (step) => waiting(step) !== undefined) ?? null,
+    next,
+    together: await togetherWith(app, others, next),
     events: events.map(({ at, ...one }) => ({ ...one, at: at.toISOString() })),
   };
 }

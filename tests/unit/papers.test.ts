@@ -48,6 +48,7 @@ const job = (design: Design = exampleDesign()): JobView => ({
   hold: null,
   reasons: { 'depth-proud': design.insists || 'clips' },
   next: 'fit',
+  together: [],
   events: [],
   worked: worked(design),
   ...instructed(worked(design), defaultSettings('in')),

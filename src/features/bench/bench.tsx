@@ -30,6 +30,7 @@ const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.E
 const OpenedDialog = dynamic(() => import('./opened-dialog').then((file) => file.OpenedDialog), {
   loading: () => null,
 });
+const Together = dynamic(() => import('./together').then((file) => file.Together), { loading: () => null });
 const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog), { loading: () => null });
 
 type JobStep = JobView['steps'][number];
@@ -185,6 +186,9 @@ export function Bench({ job: first }: { job: JobView }) {
               <StepPlanned parts={job.planned.filter((part) => part.step === shown)} />
               <StepMarks marks={told?.marks ?? []} />
               <Measured job={job} step={shown} />
+              {canFinish && shown === job.next && !waiting && job.together.length > 0 && (
+                <Together job={job} step={shown} />
+              )}
               {shown === 'fit' && <Opened job={job} onOpen={() => setAsked('opened')} />}
             </div>
             {told?.scene && <StepDrawing scene={told.scene} step={shown} />}

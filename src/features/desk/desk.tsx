@@ -26,6 +26,9 @@ const Concession = dynamic(() => import('./concession').then((file) => file.Conc
 const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
 const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
 const MatByHand = dynamic(() => import('./mat-by-hand').then((file) => file.MatByHand), { loading: () => null });
+const NothingToDraw = dynamic(() => import('./nothing-to-draw').then((file) => file.NothingToDraw), {
+  loading: () => null,
+});
 const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
 const ChangeFoot = dynamic(() => import('./change-foot').then((file) => file.ChangeFoot), { loading: () => null });
 const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
@@ -69,20 +72,6 @@ function Foot({ desk, number, onAccept, onLink }: FootProps) {
       >
         {DESK.accept}
       </Button>
-    </div>
-  );
-}
-
-function NothingToDraw({ shop }: { shop: ShopView }) {
-  const empty = shop.lists.mouldings.length === 0;
-  return (
-    <div className={styles.empty}>
-      <p>{empty ? DESK.noPriceList : DESK.nothingToDraw}</p>
-      {empty && (
-        <Button variant="contained" href="/books">
-          {DESK.importList}
-        </Button>
-      )}
     </div>
   );
 }

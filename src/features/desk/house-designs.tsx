@@ -55,7 +55,7 @@ export function HouseDesigns({ design, onUse, onClose }: Props) {
               </Button>
               <Button
                 variant="outlined"
-                aria-label={HOUSE.useIt(one.name)}
+                aria-label={HOUSE.take(one.name)}
                 onClick={() => {
                   onUse(inHouseDesign(design, one.design));
                   onClose();

@@ -95,6 +95,20 @@ export const moveStep: Handler<'move-step'> = async (tx, { jobId, revision, step
   return told(job, `step ${to}`, { step, state: before.state }, { step, state: to });
 };
 
+/** Refused as a whole where it is refused for one; which one, its refusal says. */
+export const moveSteps: Handler<'move-steps'> = async (tx, { step, jobs }, context) => {
+  const results: CommandResult[] = [];
+  for (const { jobId, revision } of jobs) {
+    const moved = await moveStep(tx, { jobId, revision, step, to: 'done', ticks: [], early: false }, context);
+    if (!moved.ok) return moved;
+    results.push(moved.value);
+  }
+  return good({
+    audit: results.flatMap(({ audit }) => audit),
+    touched: [...new Set(results.flatMap(({ touched }) => touched))],
+  });
+};
+
 export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, points }, context) => {
   const { now, by } = context;
   const found = await freshJob(tx, jobId, revision);

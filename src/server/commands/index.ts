@@ -1,7 +1,7 @@
 /** Every command and the use case behind it. */
 import type { Handlers, Readyings } from '../door';
 import { answerQuestion, linkAccept, linkAsk, linkChoose, linkPay, makeLink, takeLinkBack } from './links';
-import { finalCheck, hold, moveStep, release } from './bench';
+import { finalCheck, hold, moveStep, moveSteps, release } from './bench';
 import { changeOrder, readyChangeOrder } from './changes';
 import { addCustomer, editCustomer, forget, importCustomers, mergeCustomers } from './customers';
 import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books';
@@ -81,6 +81,7 @@ export const handlers: Handlers = {
   'card-answer': cardAnswer,
   'reverse-payment': reversePayment,
   'move-step': moveStep,
+  'move-steps': moveSteps,
   'record-built': recordBuilt,
   'open-again': openAgain,
   'final-check': finalCheck,

@@ -5,6 +5,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'percent-above': () => 'a percent is at most 100',
   'rate-above': () => 'that is more than any rate',
   'step-out': () => 'a step of selling is above 0 and at most 10',
+  'job-twice': () => 'each job stands once',
   'extra-twice': () => 'each extra stands once',
   'breaks-order': () => 'each break is for more pieces than the one before',
   'mat-needed': () => 'this build needs a mat',

@@ -3,7 +3,7 @@ export const HOUSE = {
   head: 'House designs',
   none: 'None yet. Design a piece as you like it, name that design below, and it is here for the next one.',
   use: 'Use',
-  useIt: (name: string) => `Use ${name}`,
+  take: (name: string) => `Use ${name}`,
   drop: (name: string) => `Drop ${name}`,
   called: 'This design, called',
   keep: 'Keep it',
