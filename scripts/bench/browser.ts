@@ -85,24 +85,68 @@ for (let k = 0; k < 20; k += 1) {
   idle.push((await scripting()).script - before.script);
 }
 const overhead = idle.sort((a, b) => a - b)[10] ?? 0;
-const [script, layout]: [number[], number[]] = [[], []];
-for (const field of ['Width', 'Height']) {
-  await page.getByLabel(field).focus();
-  for (let round = 0; round < 12; round += 1) {
-    await page.keyboard.press('Control+a');
-    for (const key of `${10 + round} ${1 + (round % 7)}/8`) {
-      await settled();
-      const before = await scripting();
-      await page.keyboard.press(key === ' ' ? 'Space' : key);
-      await settled();
-      const after = await scripting();
-      script.push(Math.max(0, after.script - before.script - overhead));
-      layout.push(after.layout - before.layout);
+/** What each key of a measure costs, typed into both fields. */
+async function typed(where: string): Promise<void> {
+  const [script, layout]: [number[], number[]] = [[], []];
+  for (const field of ['Width', 'Height']) {
+    await page.getByLabel(field).focus();
+    for (let round = 0; round < 12; round += 1) {
+      await page.keyboard.press('Control+a');
+      for (const key of `${10 + round} ${1 + (round % 7)}/8`) {
+        await settled();
+        const before = await scripting();
+        await page.keyboard.press(key === ' ' ? 'Space' : key);
+        await settled();
+        const after = await scripting();
+        script.push(Math.max(0, after.script - before.script - overhead));
+        layout.push(after.layout - before.layout);
+      }
     }
   }
+  say(`scripting per keystroke at the Desk${where}`, script);
+  say(`style and layout per keystroke${where}`, layout);
 }
-say('scripting per keystroke at the Desk', script);
-say('style and layout per keystroke', layout);
+await typed('');
+await page.getByRole('heading', { name: 'New order' }).click();
+await page.keyboard.press('c');
+await page.getByRole('region', { name: 'Designs side by side' }).waitFor();
+for (let copy = 0; copy < 3; copy += 1) await page.keyboard.press('+');
+await page.getByRole('button', { name: 'Work on A' }).waitFor();
+await typed(', four designs');
+await page.getByRole('heading', { name: 'New order' }).click();
+await page.keyboard.press('h');
+
+// A window dragged on the mat: how long frames take, and whether anything else jumps.
+await page.getByRole('combobox', { name: /^Windows/ }).click();
+await page.getByRole('option', { name: 'One large, others beside it' }).click();
+const window3 = (await page.getByRole('button', { name: /^Window 3.*arrow/ }).boundingBox())!;
+await page.evaluate(() => {
+  const kept = { frames: [] as number[], shifts: 0 };
+  Object.assign(globalThis, { kept });
+  let last = performance.now();
+  const frame = () => {
+    const now = performance.now();
+    kept.frames.push(now - last);
+    last = now;
+    requestAnimationFrame(frame);
+  };
+  requestAnimationFrame(frame);
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) kept.shifts += (entry as PerformanceEntry & { value: number }).value;
+  }).observe({ type: 'layout-shift' });
+});
+await page.mouse.move(window3.x + window3.width / 2, window3.y + window3.height / 2);
+await page.mouse.down();
+for (let step = 0; step < 120; step += 1) {
+  await page.mouse.move(window3.x + window3.width / 2 + step / 2, window3.y + window3.height / 2 + step / 3);
+  await settled();
+}
+const dragged = await page.evaluate(
+  () => (globalThis as unknown as { kept: { frames: number[]; shifts: number } }).kept,
+);
+await page.mouse.up();
+say('a frame while a window is dragged', dragged.frames.slice(2));
+sayOne('layout shift while a window is dragged', dragged.shifts.toFixed(4));
 sayOne('server resident, demo data, after all this', `${Math.round(residentMb(server.pid!))} MB`);
 await browser.close();
 await stop(server);

@@ -122,11 +122,6 @@ await page.getByRole('heading', { name: /Ready to cut/ }).click();
 await shot('plan-sticks');
 await page.getByRole('button', { name: 'Confirm, take the material' }).click();
 await page.waitForURL('**/rack/plans');
-await page.goto('/rack/mat-cutter');
-await page.getByRole('button', { name: 'Cut mat 1' }).nth(2).click();
-await page.getByRole('button', { name: '16 times faster' }).click();
-await page.getByRole('button', { name: 'Play again' }).waitFor();
-await shot('mat-cutter');
 await page.goto('/books/table');
 const table = page.getByRole('grid', { name: 'Mouldings' });
 await table.focus();
@@ -158,7 +153,6 @@ await page.getByLabel(/^Beyond the last/).fill('0.40');
 await shot('books');
 await paper('paper-quote', '/papers/quote/2427');
 await paper('paper-ticket', '/papers/ticket/2424-1');
-await paper('paper-wall-card', '/papers/wall-card/2424-1');
 
 // Several designs of one piece, and the set on its wall.
 await afresh();
@@ -199,6 +193,41 @@ await page.getByRole('button', { name: 'Wall #c8cfc6' }).click();
 await page.getByRole('button', { name: 'Sofa' }).click();
 await page.getByRole('heading', { name: 'On the wall' }).click();
 await shot('wall');
+// Windows laid out by hand, in the dark.
+await afresh();
+await page.emulateMedia({ colorScheme: 'dark' });
+await page.getByLabel('Name', { exact: true }).fill('Three of the regatta');
+await page.getByLabel('Kind').click();
+await page.getByRole('option', { name: 'Photograph' }).click();
+await page.getByLabel('Width').fill('7 x 9');
+await page.getByRole('heading', { name: 'New order' }).click();
+await page.keyboard.press('h');
+const beside = 'One large, others beside it';
+for (const layout of [beside, 'Window over a plate', beside]) {
+  await page.getByRole('combobox', { name: /^Windows/ }).click();
+  await page.getByRole('option', { name: layout }).click();
+}
+await page.getByLabel('Text on it').fill('Regatta, second place');
+const plate = (await page.getByRole('button', { name: /^Window 4.*arrow/ }).boundingBox())!;
+const large = (await page.getByRole('button', { name: /^Window 1.*arrow/ }).boundingBox())!;
+await page.mouse.move(plate.x + plate.width / 2, plate.y + plate.height / 2);
+await page.mouse.down();
+await page.mouse.move(large.x + plate.width / 2, large.y + large.height + plate.height * 1.5 + 20, { steps: 10 });
+await page.mouse.up();
+await shot('windows');
+await page.emulateMedia({ colorScheme: 'light' });
+// The screen that faces the customer, put on from the desk.
+const device = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: BASE });
+const screen = await device.newPage();
+await screen.request.post('/api/session', { data: { name: 'Counter screen', pin: '7790' } });
+await page.goto('/desk/2427');
+await page.getByRole('button', { name: 'Screen', exact: true }).click();
+await page.getByRole('button', { name: 'Show on Counter screen' }).click();
+await screen.goto('/view/mine');
+await screen.getByRole('heading', { name: 'Lamp oil ledger' }).waitFor();
+await screen.screenshot({ path: path.join(INTO, 'screen.png') });
+await device.close();
+await page.evaluate(() => sessionStorage.clear());
 // A quote by its link, as its customer has it on a phone.
 await page.goto('/desk/2427');
 await page.getByRole('button', { name: 'Link', exact: true }).click();

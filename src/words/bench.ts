@@ -1,5 +1,6 @@
 /** The trade's names for steps, what is looked at in them and what they wait for. */
 import { named } from './named';
+import { TICKS } from './ticks';
 
 const STEPS: Record<string, string> = {
   'materials-here': 'Materials here',
@@ -45,8 +46,7 @@ const POINTS: Record<string, string> = {
   'held-at-top': 'Held at the top only',
   reversible: 'Comes off again',
   'glass-clean': 'Glass clean, both sides, against a dark card; a speck comes off with tape, never canned air',
-  'insisted-kept': 'Insisted point kept',
-  'right-way-up': 'Right way up',
+  ...TICKS,
   closed: 'Looked at before the last points',
   'hangers-level': 'Hangers level',
   'hangers-rated': 'Rings rated for the weight',

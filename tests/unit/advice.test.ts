@@ -76,4 +76,27 @@ describe('advice', () => {
   it('is silent about what cannot be priced', () => {
     expect(advised(design({ frame: { ...design().frame, moulding: { code: 'GONE' } } }))).toEqual([]);
   });
+
+  it('is a standard size only where it saves, its borders fitted, and none for one that is fitted already', () => {
+    // A window of 7 3/4 × 9 3/4 in 3 1/8 all round is 14 × 16; 14 × 18, 12 × 16 and 11 × 14 are on the list.
+    const of = design({ border: { mode: 'equal', all: inches(3, 1, 8) } });
+    const found = advised(of).filter(({ code }) => code === 'standard');
+    expect(found.length).toBeGreaterThan(0);
+    for (const { design: other, difference, figures } of found) {
+      expect(difference).toBeLessThan(0);
+      expect(figures.name).toMatch(/^\d+ × \d+ in$/);
+      const { border } = price(other)!.sizes;
+      expect(Math.min(border!.left, border!.right, border!.top, border!.bottom)).toBeGreaterThanOrEqual(
+        settings.standardLeast,
+      );
+    }
+    expect(codes(found[0]!.design)).not.toContain('standard');
+  });
+
+  it('is narrower sides for equal borders that can spare it', () => {
+    const sides = advised(design()).find(({ code }) => code === 'sides')!;
+    expect(sides.design.border).toEqual({ mode: 'sides', all: inches(2), less: settings.sidesLess });
+    expect(codes(sides.design)).not.toContain('sides');
+    expect(codes(design({ border: { mode: 'equal', all: inches(0, 1, 2) } }))).not.toContain('sides');
+  });
 });

@@ -5,8 +5,12 @@ import type { Border } from '@/core/design/common';
 import { SIDES, borderPulled, windowMoved, windowPulled } from '@/core/design/pulled';
 import { evenStarts } from '@/core/sizing/even';
 import { bridgesOf, normal, snapped, spread, startAt } from '@/core/sizing/lay';
+import { MOST_WINDOWS } from '@/core/design/choices';
+import { laidOut } from '@/core/design/several';
+import { defaultSettings } from '@/core/settings';
 import { type Placed, narrowestBridge } from '@/core/sizing/windows';
 import { type Length, inches, length, mm, size } from '@/core/units/length';
+import { stockedDesign } from '../stocked';
 
 const at = (left: number, top: number, w: number, h: number): Placed => ({
   left: mm(left),
@@ -262,5 +266,43 @@ describe('what a hand pulls', () => {
     expect(
       pulled({ mode: 'fit', package: size(inches(9), inches(9)), how: 'centred' }, 'top', inches(1)),
     ).toBeUndefined();
+  });
+});
+
+describe('layouts of a design', () => {
+  const settings = defaultSettings('in');
+  const design = stockedDesign();
+  const with8x10 = { ...design, piece: { ...design.piece, width: inches(8), height: inches(10) } };
+  it('begin with the piece, and end with one window alone', () => {
+    const row = laidOut(with8x10, 'row', settings)!;
+    expect(row.windows.map(({ width, height }) => [width, height])).toEqual(
+      Array.from({ length: 2 }, () => [inches(8), inches(10)]),
+    );
+    expect(laidOut({ ...with8x10, several: row }, 'one', settings)).toBeUndefined();
+  });
+  it('add two small ones beside a large one, in whole eighths and the piece’s proportions', () => {
+    const { windows, layout } = laidOut(with8x10, 'large and small', settings)!;
+    // Half of 10 less the bridge of 1 is 4 1/2; 8 : 10 of that is 3.6, in eighths 3 1/2.
+    expect(windows.slice(1).map(({ width, height }) => [width, height])).toEqual(
+      Array.from({ length: 2 }, () => [inches(3, 1, 2), inches(4, 1, 2)]),
+    );
+    expect(layout).toBe('free');
+    // Windows are what their pieces are less an eighth a side: 7 3/4 and a bridge of 1 to the left of the small ones.
+    expect(windows[1]!.at!.left).toBe(inches(8, 3, 4));
+  });
+  it('add a plate once, and no window beyond the forty a mat may have', () => {
+    const over = laidOut(with8x10, 'over plate', settings)!;
+    expect(over.windows.map(({ holds }) => holds)).toEqual([undefined, 'plate']);
+    expect(laidOut({ ...with8x10, several: over }, 'over plate', settings)!.windows).toHaveLength(2);
+    const full = { ...over, windows: Array.from({ length: MOST_WINDOWS }, () => over.windows[0]!) };
+    expect(laidOut({ ...with8x10, several: full }, 'over plate', settings)!.windows).toHaveLength(MOST_WINDOWS);
+  });
+  it('lie freely from where they lie now', () => {
+    const row = laidOut(with8x10, 'row', settings)!;
+    const free = laidOut({ ...with8x10, several: row }, 'free', settings, [at(5, 7, 1, 1), at(30, 9, 1, 1)])!;
+    expect(free.windows.map((one) => one.at)).toEqual([
+      { left: mm(0), top: mm(0) },
+      { left: mm(25), top: mm(2) },
+    ]);
   });
 });

@@ -5,14 +5,17 @@
 import { BUILDS } from '../builds';
 import type { Backing, Catalogue, Glazing, SheetMaterial } from '../materials';
 import type { Settings } from '../settings';
-import { minus } from '../units/length';
+import { standardSizes } from '../sizing/match';
+import { fieldText } from '../units/format-length';
+import { type Size, type Unit, minus } from '../units/length';
 import type { WorkedOut } from '../work-out';
 import { nearest } from './colours';
 import type { Design } from './design';
 import { sameValue } from './edit';
 import { withBorder, withTopMat } from './variants';
 
-export type AdviceCode = 'thrifty' | 'keeping' | 'heavier-below' | 'restraint' | 'ready-made' | 'colour';
+export type AdviceCode =
+  'thrifty' | 'keeping' | 'heavier-below' | 'sides' | 'restraint' | 'standard' | 'ready-made' | 'colour';
 export interface Advice {
   readonly code: AdviceCode;
   readonly figures: Readonly<Record<string, string>>;
@@ -125,6 +128,20 @@ function readyMade(
   return { design: { ...fitted, frame: { ...fitted.frame, readyMade: { code: best.code } } }, name: best.name };
 }
 
+const SAVES: readonly AdviceCode[] = ['thrifty', 'standard', 'ready-made'];
+/** How many standard sizes are proposed. */
+const STANDARDS = 2;
+const sizeText = ({ w, h }: Size, unit: Unit) => `${fieldText(w, unit)} × ${fieldText(h, unit)} ${unit}`;
+/** Standard sizes that this opening suits with borders about as they are; none where it is one, or is bought whole. */
+function standards(design: Design, worked: WorkedOut, settings: Settings): Size[] {
+  const { opening, border } = worked.sizes;
+  if (!opening || !border || design.frame.readyMade || design.border.mode === 'fit') return [];
+  const list = settings.homeUnit === 'in' ? 'inches' : 'centimetres';
+  return standardSizes(opening, border, 'optical', [list], settings.standardLeast)
+    .map((offer) => offer.package)
+    .slice(0, STANDARDS);
+}
+
 /** All that can be advised for a design: each differs from it, can be made, and is not refused. */
 export function adviceFor(
   design: Design,
@@ -151,7 +168,18 @@ export function adviceFor(
       {},
     ]);
   }
+  if (mats.length > 0 && border.mode === 'equal' && border.all > settings.sidesLess) {
+    const { all } = border;
+    const seen = border.seen === undefined ? {} : { seen: border.seen };
+    made.push(['sides', withBorder(design, { mode: 'sides', all, less: settings.sidesLess, ...seen }), {}]);
+  }
   if (mats.length === 3) made.push(['restraint', { ...design, mats: mats.slice(0, 2) }, {}]);
+  for (const offer of standards(design, worked, settings))
+    made.push([
+      'standard',
+      withBorder(design, { mode: 'fit', package: offer, how: 'optical' }),
+      { name: sizeText(offer, settings.homeUnit) },
+    ]);
   const whole = readyMade(design, worked, catalogue, settings);
   if (whole) made.push(['ready-made', whole.design, { name: whole.name }]);
   if (mats.length > 0)
@@ -165,8 +193,8 @@ export function adviceFor(
     const comes = priceOf(result);
     if (!result || comes === undefined || refused(result)) continue;
     const difference = comes - now;
-    // Thrift that does not save, and a frame bought whole that costs more, are none.
-    if ((code === 'thrifty' || code === 'ready-made') && difference >= 0) continue;
+    // Thrift that does not save, and a size or a frame of a list that costs more, are none.
+    if (SAVES.includes(code) && difference >= 0) continue;
     if (advice.some((one) => sameValue(one.design, other))) continue;
     advice.push({ code, figures, design: other, difference });
   }

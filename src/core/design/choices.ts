@@ -27,6 +27,8 @@ export type PanelMaterial = (typeof PANEL_MATERIALS)[number];
 /** What a wished size of a frame is the size of. */
 export const OUTSIDE_IS = ['outside', 'sight', 'rabbet'] as const;
 export type OutsideIs = (typeof OUTSIDE_IS)[number];
+/** Windows of one mat, at most. */
+export const MOST_WINDOWS = 40;
 /** What lies in one of several windows; the piece itself where nothing is said. */
 export const WINDOW_HOLDS = ['piece', 'photograph', 'plate', 'cloth'] as const;
 export type WindowHolds = (typeof WINDOW_HOLDS)[number];

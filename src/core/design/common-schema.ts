@@ -30,6 +30,7 @@ import {
   PIECE_KINDS,
   PLACES,
   SCOPES,
+  MOST_WINDOWS,
   WINDOW_HOLDS,
 } from './choices';
 
@@ -198,7 +199,7 @@ const oneOfSeveral = z.object({
   ...shapeFields,
 });
 export const severalSchema = z.object({
-  windows: z.array(oneOfSeveral).min(2).max(40),
+  windows: z.array(oneOfSeveral).min(2).max(MOST_WINDOWS),
   layout: z.enum(['row', 'column', 'grid', 'free']),
   columns: z.int().min(1).max(40).optional(),
   bridge: z.object({ across: positiveLength, down: positiveLength }),

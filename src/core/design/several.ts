@@ -3,6 +3,7 @@ import type { Settings } from '../settings';
 import { STARTS, type Start, normal, startAt } from '../sizing/lay';
 import type { Place, Placed } from '../sizing/windows';
 import { type Size, floorTo, grow, inches, larger, length, minus, mm, size, times } from '../units/length';
+import { MOST_WINDOWS } from './choices';
 import type { AnyDesign, Several } from './common';
 
 type One = Several['windows'][number];
@@ -47,7 +48,7 @@ function enough(layout: Layout, there: readonly One[], settings: Settings): One[
   const [first] = there;
   if (layout === 'large and small')
     return [...there, ...Array.from({ length: Math.max(0, 3 - there.length) }, () => small(first!, settings))];
-  if (layout === 'over plate' && !there.some(({ holds }) => holds === 'plate'))
+  if (layout === 'over plate' && there.length < MOST_WINDOWS && !there.some(({ holds }) => holds === 'plate'))
     return [...there, plateFor(first!, settings)];
   return there.length > 1 ? [...there] : [first!, first!];
 }

@@ -10,6 +10,7 @@ import { type Length, type Size, mm, plus, times, toMm } from '../units/length';
 import { slope } from './profile';
 import { type Box, type Point, type Scene, type Shape, rectangle, shade } from './scene';
 import { artwork } from './artwork';
+import { clipped } from './clip';
 import { plate } from './plate';
 import { dimensions } from './dimensions';
 
@@ -223,9 +224,14 @@ export function inWindows(worked: WorkedOut, photos: readonly string[] = []): Sh
     if (one.holds === 'plate') return plate(one.text ?? '', within);
     const other = WINDOW_KIND[one.holds ?? 'piece'];
     const photo = other === undefined || other === 'photograph' ? photos[shown] : undefined;
-    if (photo === undefined) return artwork(other ?? kind, within.x, within.y, within.w, within.h);
+    const sheet = matted!.edge === 'floated' ? within : behind(worked, window, one.piece);
+    if (photo === undefined) {
+      // A drawn one fills its window; of a part of the sheet only that part is seen.
+      const { x, y, w, h } = matted!.edge === 'part' ? sheet : within;
+      return clipped(artwork(other ?? kind, x, y, w, h), window);
+    }
     shown += 1;
-    return picture(photo, kind, matted!.edge === 'floated' ? within : behind(worked, window, one.piece), window);
+    return picture(photo, kind, sheet, window);
   });
 }
 

@@ -1,10 +1,11 @@
 'use client';
 /** The windows of a mat that has several: how they lie, and each with its piece. Loaded when there are some. */
 import Button from '@mui/material/Button';
-import { WINDOW_HOLDS } from '@/core/design/choices';
+import { MOST_WINDOWS, WINDOW_HOLDS } from '@/core/design/choices';
 import type { Design } from '@/core/design/design';
 import { laidOut, plateFor } from '@/core/design/several';
 import { defaultSettings } from '@/core/settings';
+import { plus } from '@/core/units/length';
 import { MAT } from '@/words/screens/desk-sections';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Toggle } from './inputs';
@@ -56,8 +57,13 @@ export function SeveralFields({ shop, piece, worked, unit, desk }: SectionProps)
   if (!several) return null;
   const { windows } = several;
   const free = several.layout === 'free';
-  const add = (more: Partial<(typeof windows)[number]>) =>
-    desk.put(['several', 'windows'], [...windows, { ...windows.at(-1)!, title: '', ...more }]);
+  const full = windows.length >= MOST_WINDOWS;
+  const add = (more: Partial<(typeof windows)[number]>) => {
+    const last = windows.at(-1)!;
+    // One that is laid freely begins below the last, not on it.
+    const at = last.at && { left: last.at.left, top: plus(last.at.top, last.height, several.bridge.down) };
+    desk.put(['several', 'windows'], [...windows, { ...last, title: '', ...(at ? { at } : {}), ...more }]);
+  };
   return (
     <>
       <Toggle
@@ -86,10 +92,16 @@ export function SeveralFields({ shop, piece, worked, unit, desk }: SectionProps)
       {windows.map((window, index) => (
         <OneWindow key={index} index={index} window={window} free={free} piece={piece} unit={unit} desk={desk} />
       ))}
-      <Button variant="text" size="small" onClick={() => add({})}>
+      {full && <p className={styles.aside}>{MAT.mostWindows(MOST_WINDOWS)}</p>}
+      <Button variant="text" size="small" disabled={full} onClick={() => add({})}>
         {MAT.oneMoreWindow}
       </Button>
-      <Button variant="text" size="small" onClick={() => add({ title: MAT.title, ...plateFor(windows[0]!, settings) })}>
+      <Button
+        variant="text"
+        size="small"
+        disabled={full}
+        onClick={() => add({ title: MAT.title, ...plateFor(windows[0]!, settings) })}
+      >
         {MAT.aTitlePlate}
       </Button>
       {windows.length > 2 && (

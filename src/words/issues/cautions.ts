@@ -1,6 +1,6 @@
 /** What a framer is cautioned of. */
 import type { CautionCode } from '@/core/issue-codes';
-import { pointName } from '../bench';
+import { tickName } from '../ticks';
 import { type Sentences, cap } from './sentence';
 
 const PLACE_NAMES: Record<string, string> = {
@@ -105,5 +105,5 @@ export const CAUTIONS: Sentences<CautionCode> = {
   'screw-none': ({ len }) =>
     `No screw in stock is between ${len('atLeast')} and ${len('atMost')} long: a taller block or bar, or tape.`,
   'block-none': () => 'There is no room for blocks under the piece: nothing to glue.',
-  'enclosure-open': ({ f }) => `Tick “${pointName(String(f.tick))}” before the frame is closed.`,
+  'enclosure-open': ({ f }) => `Tick “${tickName(String(f.tick))}” before the frame is closed.`,
 };

@@ -19,6 +19,8 @@ export const ADVICE_SAYS: Readonly<Record<AdviceCode, readonly [what: string, wh
   thrifty: ['Thrifty', 'The cheapest glass and back of their kind; it looks the same from the front.'],
   keeping: ['Keeping', 'Glass that holds back ultraviolet, boards and back without acid: for what should last.'],
   'heavier-below': ['Heavier below', 'Equal borders look as if the picture slides down; a little more below holds it.'],
+  sides: ['Narrower sides', 'A little more above and below lets an upright picture stand, and saves width.'],
+  standard: ['A standard size', 'Mat, glass and back in a size that is kept; the borders are fitted to it.'],
   restraint: ['Two mats', 'Three borders speak louder than most pictures.'],
   'ready-made': ['Ready-made', 'A frame bought whole in a standard size; the border is fitted to it.'],
   colour: ['A colour of the piece', 'One that occurs in the piece, repeated once, on the top mat.'],

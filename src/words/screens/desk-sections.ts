@@ -54,6 +54,7 @@ export const MAT = {
   bridgeDown: 'Bridge down',
   pieceWidth: (value: number) => `Piece ${value}, width`,
   height: 'Height',
+  mostWindows: (most: number) => `A mat has ${most} windows at most; begin another piece for more.`,
   oneMoreWindow: 'One more window',
   aTitlePlate: 'A title plate',
   title: 'Title',
