@@ -2,7 +2,8 @@
 /** Commands that wait for a connection: sent once each by their id, in their order, over a reload too, and what became of them. */
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { letGo, outbox, sendOrWait } from './outbox';
+import { commands } from '@/contract/commands';
+import { SECRETS, letGo, outbox, sendOrWait } from './outbox';
 import { UnitProvider } from './units';
 import { Waiting } from './waiting';
 
@@ -133,6 +134,14 @@ describe('after the page was loaded anew', () => {
     show('ada');
     await wait(10);
     expect(ids()).toContain('7');
+  });
+
+  it('knows every payload with a secret in it', () => {
+    const secret = Object.entries(commands).flatMap(([name, one]) =>
+      'secret' in one ? [[name, one.secret] as const] : [],
+    );
+    expect(secret.length).toBeGreaterThan(5);
+    for (const [name, keys] of secret) expect([name, keys.some((key) => SECRETS.includes(key))]).toEqual([name, true]);
   });
 
   it('has written no PIN down', async () => {

@@ -18,6 +18,8 @@ export interface Outbox {
   readonly refused: readonly Issue[];
 }
 const AGAIN_MS = 3000;
+/** By one of these every payload that holds a secret is told. */
+export const SECRETS = ['pin', 'token'];
 export const NOTHING: Outbox = { waiting: [], refused: [] };
 
 let now = NOTHING;
@@ -30,8 +32,8 @@ const answers = new Map<string, (answer: Sent<never>) => void>();
 const stored = () => JSON.parse(sessionStorage.getItem(OUTBOX) ?? '[]') as Letter[];
 function become(next: Outbox): void {
   now = next;
-  // A PIN is not written down anywhere: what has one waits only as long as its page.
-  const mine = now.waiting.filter(({ payload }) => !Object.hasOwn(Object(payload), 'pin'));
+  // No secret is written down anywhere: what has one waits only as long as its page.
+  const mine = now.waiting.filter(({ payload }) => !SECRETS.some((key) => Object.hasOwn(Object(payload), key)));
   const all = [...stored().filter(({ who }) => who !== me), ...mine];
   if (all.length > 0) sessionStorage.setItem(OUTBOX, JSON.stringify(all));
   else sessionStorage.removeItem(OUTBOX);
