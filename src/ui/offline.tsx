@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { FAULT } from '@/words/screens/fault';
+import { fetchOutbox } from './fetch-outbox';
 import { leftWaiting } from './left-waiting';
 import styles from './trouble.module.css';
 
@@ -28,7 +29,10 @@ export function Offline({ who }: { who: string }) {
   const left = useSyncExternalStore(never, leftWaiting, () => false);
   const [touched, setTouched] = useState(false);
   useEffect(() => {
-    const touch = () => setTouched(true);
+    const touch = () => {
+      setTouched(true);
+      void fetchOutbox().catch(() => undefined);
+    };
     const once = { once: true, capture: true } as const;
     window.addEventListener('pointerdown', touch, once);
     window.addEventListener('keydown', touch, once);
@@ -38,13 +42,13 @@ export function Offline({ who }: { who: string }) {
     };
   }, []);
   return (
-    <>
+    <div className={styles.lines}>
       {!online && (
         <p className={styles.offline} role="status">
           {FAULT.offline}
         </p>
       )}
       {(touched || left) && <Waiting who={who} />}
-    </>
+    </div>
   );
 }

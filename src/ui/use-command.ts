@@ -7,6 +7,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import type { Asked, CommandName } from '@/contract/commands';
 import type { Issue } from '@/core/issue';
+import { fetchOutbox } from './fetch-outbox';
 import { type Sent, send } from './send';
 
 export interface Command<N extends CommandName, R> {
@@ -18,7 +19,6 @@ export interface Command<N extends CommandName, R> {
   readonly conflict: boolean;
 }
 
-const outbox = () => import('./outbox');
 const isConflict = (issues: readonly Issue[]) =>
   issues.some(({ code }) => code.endsWith('-stale') || code.endsWith('-changed'));
 
@@ -37,7 +37,7 @@ export function useCommand<N extends CommandName, R = Record<string, never>>(nam
       const text = JSON.stringify(payload);
       const id = lost.current?.text === text ? lost.current.id : crypto.randomUUID();
       // Loaded since the first touch; without it a command does not wait.
-      const { sendOrWait } = await outbox().catch(() => ({ sendOrWait: send }));
+      const { sendOrWait } = await fetchOutbox().catch(() => ({ sendOrWait: send }));
       const answer = await sendOrWait<R>(name, payload, id);
       lost.current = !answer.ok && answer.lost ? { text, id } : undefined;
       running.current = false;

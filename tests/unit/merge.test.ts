@@ -77,6 +77,31 @@ describe('two who change one order', () => {
     expect(mergedWith(order(), order(), theirs).value.pieces[0]).toMatchObject(other);
   });
 
+  it('see a name that both changed once, however many designs share it, and what only one changed of those', () => {
+    const named = (title: string, more = {}) => ({ ...design, piece: { ...design.piece, title }, ...more });
+    const compared = (title: string, glazing: string, insists = '') => ({
+      id: 'a',
+      letter: 'A',
+      design: named(title, { insists }),
+      others: [{ letter: 'B', design: named(title, { glazing: { code: glazing }, insists }) }],
+      typed: {},
+    });
+    const base = order({ pieces: [compared('', 'GL-CLEAR')] });
+    const mine = order({ pieces: [compared('Mine', 'GL-CLEAR')] });
+    const theirs = order({ pieces: [compared('Theirs', 'GL-UV', 'No wax')] });
+    const { value, conflicts, taken } = mergedWith(base, mine, theirs);
+    expect(paths(conflicts)).toEqual(['pieces.a.design.piece.title']);
+    expect(paths(taken).sort()).toEqual(['pieces.a.design.insists', 'pieces.a.others']);
+    const both = (one: typeof value) =>
+      [one.pieces[0]!.design, (one.pieces[0] as ReturnType<typeof compared>).others[0]!.design].map((of) => [
+        of.piece.title,
+        of.insists,
+      ]);
+    expect(both(value)).toEqual(Array.from({ length: 2 }, () => ['Mine', 'No wax']));
+    expect((value.pieces[0] as ReturnType<typeof compared>).others[0]!.design.glazing).toEqual({ code: 'GL-UV' });
+    expect(both(decided(value, conflicts))).toEqual(Array.from({ length: 2 }, () => ['Theirs', 'No wax']));
+  });
+
   it('never end with no piece at all', () => {
     const one = order({ pieces: [piece('a')] });
     const other = order({ pieces: [piece('b')] });

@@ -46,6 +46,12 @@ export function roomFor(piece: Choosing): number {
   return Math.max(0, Math.min(MOST_COMPARED - compared(piece).length, letters));
 }
 
+/** Of a design, what is of the piece, and what is not. */
+export const sharedOf = (design: object): object =>
+  Object.fromEntries(Object.entries(design).filter(([key]) => SHARED.has(key)));
+export const besideShared = (design: object): object =>
+  Object.fromEntries(Object.entries(design).filter(([key]) => !SHARED.has(key)));
+
 /** Texts of the piece's own measures go along; those of a design stay with it. */
 const ofPiece = (key: string) => SHARED.has(key.split('.')[0]!);
 const pick = (typed: Readonly<Record<string, string>>, own: boolean) =>

@@ -2,7 +2,8 @@
  * An order that two people changed at once, brought together field by field: what only one of them changed is taken from
  * whoever did, what both changed differently is a conflict and stays as it is here until somebody decides.
  */
-import { type Edit, type Path, apply, sameValue, set } from './edit';
+import { LETTERS, besideShared, sharedOf } from './candidates';
+import { type Path, apply, read, sameValue, set } from './edit';
 
 export interface Parted {
   readonly path: Path;
@@ -22,14 +23,32 @@ const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 /** What is looked into; everything else is one field, however it is made up. */
 const OPEN = new Set(['design', 'piece', 'frame', 'hanging']);
-/** What is being typed is the typist's. */
-const MINE_ONLY = new Set(['typed']);
-
-/** Which design is chosen and what it is compared with hang together: where they differ, the piece is one field. */
-const TOGETHER = ['letter', 'others'];
+/** What is being typed is the typist's; the letter is the same in both wherever a piece is looked into. */
+const MINE_ONLY = new Set(['typed', 'letter']);
 
 type Named = Plain & { readonly id: string };
 const besideTyping = ({ typed: _typed, ...rest }: Plain): Plain => rest;
+/** Which design of a piece is chosen; where that differs, the piece is one field. */
+const chosenOf = ({ letter = LETTERS[0] }: Plain): unknown => letter;
+/** The other designs of a piece as they are compared: without what they share with the chosen one, and what is being typed. */
+const othersOf = (value: unknown): readonly Plain[] =>
+  (Array.isArray(value) ? (value as Plain[]) : []).map(({ typed: _typed, design, ...one }) => ({
+    ...one,
+    design: besideShared(design as object),
+  }));
+/** The piece with its other designs sharing what is of the piece. */
+function withShared(piece: Plain): Plain {
+  const { design, others } = piece;
+  if (!Array.isArray(others) || !isPlain(design)) return piece;
+  const shared = sharedOf(design);
+  return {
+    ...piece,
+    others: (others as Plain[]).map((one) => ({
+      ...one,
+      design: { ...besideShared(one.design as object), ...shared },
+    })),
+  };
+}
 const isNamed = (value: unknown): value is readonly Named[] =>
   Array.isArray(value) && value.length > 0 && value.every((one) => isPlain(one) && typeof one.id === 'string');
 
@@ -52,10 +71,20 @@ export function mergedWith<T>(base: T | undefined, mine: T, theirs: T): Merged<T
   const record = (path: Path, was: Plain, here: Plain, there: Plain): Plain => {
     const value: Record<string, unknown> = {};
     for (const key of new Set([...Object.keys(here), ...Object.keys(there)])) {
-      const one = MINE_ONLY.has(key) ? here[key] : any([...path, key], was[key], here[key], there[key]);
+      const one = MINE_ONLY.has(key)
+        ? here[key]
+        : key === 'others'
+          ? others([...path, key], was[key], here[key], there[key])
+          : any([...path, key], was[key], here[key], there[key]);
       if (one !== undefined) value[key] = one;
     }
-    return value;
+    return withShared(value);
+  };
+  /** All of them are one field; what is typed into mine stays where mine do. */
+  const others = (path: Path, was: unknown, here: unknown, there: unknown): unknown => {
+    const mine = othersOf(here);
+    const one = field(path, othersOf(was), mine, othersOf(there));
+    return one === mine ? here : one;
   };
   /** Elements by their id, in the order they have here; those that only they have come after. */
   const named = (path: Path, was: readonly Named[], here: readonly Named[], there: readonly Named[]): unknown => {
@@ -63,8 +92,7 @@ export function mergedWith<T>(base: T | undefined, mine: T, theirs: T): Merged<T
     const ids = [...new Set([...here, ...there].map(({ id }) => id))];
     const kept = ids.flatMap((id): Named[] => {
       const [before, a, b] = [of(was, id), of(here, id), of(there, id)];
-      if (a && b && TOGETHER.every((key) => sameValue(a[key], b[key])))
-        return [{ id, ...record([...path, id], before ?? {}, a, b) }];
+      if (a && b && chosenOf(a) === chosenOf(b)) return [{ id, ...record([...path, id], before ?? {}, a, b) }];
       if (a && b) {
         const one = field([...path, id], before && besideTyping(before), besideTyping(a), besideTyping(b));
         // What was taken from them has nothing that is being typed.
@@ -103,6 +131,8 @@ function placed(value: unknown, path: Path): Path {
 /** A merged value in which these conflicts are decided for them. */
 export const decided = <T>(value: T, theirs: readonly Parted[]): T =>
   theirs.reduce<T>((now, { path, theirs: to }) => {
-    const edit: Edit = set(now, placed(now, path), to);
-    return apply(now, edit);
+    const after = apply(now, set(now, placed(now, path), to));
+    if (path[0] !== 'pieces' || path[1] === undefined) return after;
+    const piece = placed(after, path.slice(0, 2));
+    return apply(after, set(after, piece, withShared(read(after, piece) as Plain)));
   }, value);

@@ -45,24 +45,26 @@ export function HouseDesigns({ design, onUse, onClose }: Props) {
                   {[KIND_NAMES[one.design.piece.kind], buildName(one.design.build).toLowerCase()].join(', ')}
                 </p>
               </div>
-              <Button
-                variant="text"
-                disabled={drop.busy}
-                aria-label={HOUSE.drop(one.name)}
-                onClick={() => void drop.run({ id: one.id })}
-              >
-                ×
-              </Button>
-              <Button
-                variant="outlined"
-                aria-label={HOUSE.take(one.name)}
-                onClick={() => {
-                  onUse(inHouseDesign(design, one.design));
-                  onClose();
-                }}
-              >
-                {HOUSE.use}
-              </Button>
+              <span className={styles.pair}>
+                <Button
+                  variant="text"
+                  disabled={drop.busy}
+                  aria-label={HOUSE.drop(one.name)}
+                  onClick={() => void drop.run({ id: one.id })}
+                >
+                  ×
+                </Button>
+                <Button
+                  variant="outlined"
+                  aria-label={HOUSE.take(one.name)}
+                  onClick={() => {
+                    onUse(inHouseDesign(design, one.design));
+                    onClose();
+                  }}
+                >
+                  {HOUSE.use}
+                </Button>
+              </span>
             </li>
           ))}
         </ul>

@@ -15,7 +15,7 @@ import { KIND_NAMES, dayName } from '@/words/materials';
 import { buildName } from '@/words/builds';
 import { STANDING } from '@/words/screens/standing';
 import styles from './desk.module.css';
-import { type Draft, draftOf } from './draft';
+import { type Draft, type DraftPiece, draftOf } from './draft';
 import type { Desk } from './use-desk';
 
 const LONGEST = 48;
@@ -31,6 +31,7 @@ function saidIn(value: unknown, key: string, unit: Unit, names: ReadonlyMap<stri
   if (typeof value === 'number') return COUNTS.has(key) ? String(value) : formatLength(value as Length, unit);
   if (typeof value === 'string') {
     if (/^\d{4}-\d\d-\d\d$/.test(value)) return dayName(value);
+    if (key === 'mode') return STANDING.modes[value] ?? value;
     return key === 'build' ? buildName(value as never) : (KIND_NAMES[value as never] ?? names.get(value) ?? value);
   }
   const inside = Object.entries(value).filter(([, one]) => one !== undefined && one !== false);
@@ -61,7 +62,13 @@ function Together({ desk, shop, order }: { desk: Desk; shop: ShopView; order: Or
   const theirs = useMemo(() => draftOf(order), [order]);
   const { value, conflicts, taken } = useMemo(() => mergedWith(began, draft, theirs), [began, draft, theirs]);
   const names = useMemo(() => namesIn(shop), [shop]);
-  const said = (one: unknown, path: Path) => saidIn(one, String(path.at(-1)), unit, names);
+  // Of a piece as a whole: which of its designs is chosen.
+  const said = (one: unknown, path: Path) =>
+    path.length === 2
+      ? STANDING.letter((one as DraftPiece | undefined)?.letter ?? 'A')
+      : path.at(-1) === 'others'
+        ? STANDING.designs((one as readonly unknown[]).length)
+        : saidIn(one, String(path.at(-1)), unit, names);
   const both = { ...draft, pieces: [...draft.pieces, ...theirs.pieces] };
   const goOn = () =>
     settle({
