@@ -31,7 +31,6 @@ export function Showing({ order, piece, onClose }: Props) {
     if (screen === null) return;
     void put(`/api/view/${screen}`, { order, piece } satisfies PutOn).then((answer) => {
       if (answer.ok) return;
-      keepScreen(null);
       setIssues(answer.issues);
       setScreen(null);
       setAsking(true);
@@ -55,7 +54,7 @@ export function Showing({ order, piece, onClose }: Props) {
     if (to === null) onClose();
   };
   const name = screen === MINE ? SHOWN.ownWindow : (screens?.find(({ id }) => id === screen)?.name ?? '');
-  const close = () => (screen === null ? onClose() : setAsking(false));
+  const close = () => (screen === null ? choose(null) : setAsking(false));
   return (
     <>
       <Button variant="contained" onClick={() => setAsking(true)}>
