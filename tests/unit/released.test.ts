@@ -10,8 +10,10 @@ import { type Db, dbOver } from '@/db/client';
 import { migrate, readMigrations } from '@/db/migrate';
 import { openPglite } from '@/db/pglite/disk';
 import { Host } from '@/db/pglite/host';
+import { cashIn } from '@/db/queries/ledger';
 import { staffByName } from '@/db/queries/staff';
 import type { Viewer } from '@/server/access';
+import { tillView } from '@/server/ledger-views';
 import { quotePaper } from '@/server/papers/quote';
 import { ticketPaper } from '@/server/papers/ticket';
 import { signIn } from '@/server/sessions';
@@ -30,14 +32,11 @@ const lines = (file: string): Line[] =>
     .split('\n')
     .map((line) => JSON.parse(line) as Line);
 
-/** The order in which tables can be filled. */
-const ORDER =
-  'shop staff price_edition moulding material customer orders piece job step job_event payment card_request command audit rack_piece stock_level cut_plan cut_part'.split(
-    ' ',
-  );
+/** The last migration that each released version had. */
+const LAST = { '0.3.0': 4, '0.4.0': 17 } as const;
 
-/** A database of 0.3.0 with those rows, brought up to date. */
-async function opened(file: string): Promise<Db> {
+/** A database of that version with the rows it wrote, brought up to date. */
+async function opened(shop: 'demo' | 'shop', version: keyof typeof LAST): Promise<Db> {
   const host = new Host(await openPglite(undefined, '.build/empty-database.tar'));
   await host.open();
   const db = dbOver((ask) => host.handle(ask));
@@ -45,27 +44,29 @@ async function opened(file: string): Promise<Db> {
   const all = readMigrations('src/db/migrations');
   await migrate(
     db,
-    all.filter(({ number }) => number <= 4),
+    all.filter(({ number }) => number <= LAST[version]),
   );
-  const rows = lines(file);
+  const rows = lines(`${shop}-${version}.jsonl`);
   await db.transaction(async (tx) => {
-    for (const table of ORDER) {
+    // Rows of all tables come together; nothing is checked or kept from being written while they come in.
+    await tx.script('SET LOCAL session_replication_role = replica');
+    for (const table of new Set(rows.map((line) => line.table))) {
       const mine = rows.filter((line) => line.table === table).map(({ row }) => row);
-      if (mine.length > 0)
-        await tx.query(
-          `INSERT INTO ${table} OVERRIDING SYSTEM VALUE SELECT * FROM jsonb_populate_recordset(NULL::${table}, $1::jsonb)`,
-          [JSON.stringify(mine)],
-        );
+      await tx.query(`DELETE FROM ${table}`);
+      await tx.query(
+        `INSERT INTO ${table} OVERRIDING SYSTEM VALUE SELECT * FROM jsonb_populate_recordset(NULL::${table}, $1::jsonb)`,
+        [JSON.stringify(mine)],
+      );
     }
   });
-  expect(await migrate(db, all)).toEqual(all.map(({ number }) => number).filter((number) => number > 4));
+  expect(await migrate(db, all)).toEqual(all.map(({ number }) => number).filter((number) => number > LAST[version]));
   return db;
 }
 
 describe('the data of 0.3.0', () => {
   let viewer: Viewer<'owner'>;
   beforeAll(async () => {
-    const db = await opened('demo-0.3.0.jsonl');
+    const db = await opened('demo', '0.3.0');
     viewer = testApp(db)
       .as((await staffByName(db, 'Ines'))!)
       .viewer();
@@ -124,7 +125,7 @@ describe('the data of 0.3.0', () => {
   });
 
   it('of an own shop: PINs still open it, and no digest of a payload with a PIN is left', async () => {
-    const db = await opened('shop-0.3.0.jsonl');
+    const db = await opened('shop', '0.3.0');
     const app = testApp(db);
     const caller = { address: 'local', cookie: undefined, device: undefined };
     expect(await signIn(app, 'Runa', '90210', caller)).toMatchObject({
@@ -140,6 +141,56 @@ describe('the data of 0.3.0', () => {
       { what: 'added', name: 'Runa' },
     ]);
     await expect(db.transaction((tx) => tx.query('DELETE FROM audit'))).rejects.toThrow('append-only');
+  });
+});
+
+describe('the data of 0.4.0', () => {
+  const of = (file: string, table: string) =>
+    lines(file)
+      .filter((line) => line.table === table)
+      .map(({ row }) => row);
+  type Kept = { readonly price?: { readonly lines: readonly { key: string; amount: number }[] } };
+
+  it('is opened whole: orders, jobs, money and days of the till as they were', async () => {
+    const file = 'demo-0.4.0.jsonl';
+    const db = await opened('demo', '0.4.0');
+    const viewer = testApp(db)
+      .as((await staffByName(db, 'Ines'))!)
+      .viewer();
+    for (const was of of(file, 'orders')) {
+      const order = (await orderView(viewer, was.number as number))!;
+      expect([order.state, order.agreed?.total]).toEqual([
+        was.state,
+        (was.agreed as { total: number } | null)?.total ?? undefined,
+      ]);
+      for (const { ticket } of order.jobs) {
+        const job = (await jobView(viewer, ticket))!;
+        const kept = of(file, 'piece').find((one) => one.id === job.id)!.agreed as Kept;
+        expect(job.worked.price!.lines.map(({ key, amount }) => [key, amount])).toEqual(
+          kept.price!.lines.map(({ key, amount }) => [key, amount]),
+        );
+      }
+    }
+    const balance = (rows: readonly Record<string, unknown>[]) =>
+      rows.filter((one) => one.account === 'cash').reduce((total, one) => total + (one.amount as number), 0);
+    expect(await cashIn(db, 1)).toBe(balance(of(file, 'ledger_posting')));
+    expect((await tillView(viewer)).sealed).toHaveLength(1);
+  });
+
+  it('of an own shop: extras by whatever name, and a line set by hand, keep key and amount', async () => {
+    const file = 'shop-0.4.0.jsonl';
+    const db = await opened('shop', '0.4.0');
+    const viewer = testApp(db)
+      .as((await staffByName(db, 'Ada'))!)
+      .viewer();
+    const order = (await orderView(viewer, 2401))!;
+    const kept = of(file, 'piece')[0]!.agreed as Kept;
+    const lines = order.pieces[0]!.agreed!.price!.lines;
+    expect(lines.map(({ key, amount }) => [key, amount])).toEqual(
+      kept.price!.lines.map(({ key, amount }) => [key, amount]),
+    );
+    expect(lines.map(({ key }) => key)).toEqual(expect.arrayContaining(['moulding', 'constructor', 'Plate']));
+    expect(order.paid).toBe(order.agreed!.total);
   });
 });
 
