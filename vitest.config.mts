@@ -1,6 +1,9 @@
 import path from 'node:path';
 import { defineConfig } from 'vitest/config';
 
+/** They start programs, threads or databases of their own, or end with what they began. */
+const APART = ['keeper', 'back-up', 'disk', 'front', 'released'].map((name) => `tests/unit/${name}.test.ts`);
+
 export default defineConfig({
   resolve: {
     alias: {
@@ -12,7 +15,6 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['src/**/*.test.{ts,tsx}', 'tests/unit/**/*.test.{ts,tsx}', 'demo/**/*.test.ts'],
     setupFiles: ['tests/setup.ts'],
     // All cores: most tests compute. The usual number leaves one out.
     maxWorkers: '100%',
@@ -20,5 +22,30 @@ export default defineConfig({
     env: { DEBUG_PRINT_LIMIT: '0' },
     testTimeout: 60_000,
     hookTimeout: 60_000,
+    // Files of one project share their worker's modules and databases: loading them took most of the time.
+    projects: [
+      {
+        extends: true,
+        test: { name: 'apart', include: APART, isolate: true },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'plain',
+          include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'tests/unit/**/*.test.ts'],
+          exclude: APART,
+          isolate: false,
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'screens',
+          include: ['src/**/*.test.tsx', 'tests/unit/**/*.test.tsx'],
+          environment: 'happy-dom',
+          isolate: false,
+        },
+      },
+    ],
   },
 });

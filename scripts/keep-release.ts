@@ -56,7 +56,7 @@ const design: Design = {
     { name: 'Plate', amount: money(300) },
     { name: 'Plate', amount: money(400) },
   ],
-  overrides: [{ key: 'glazing', amount: money(2000), reason: 'as last year', by: 'Ada' }],
+  overrides: [{ key: 'glazing', amount: money(2000), reason: 'as last year' }],
 };
 const worked = workOut(design, books);
 if (!worked.ok) throw new Error(worked.issues.map(({ code }) => code).join());

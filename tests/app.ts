@@ -1,15 +1,13 @@
 /** An application on a database in memory, with a clock that tests can set, for use cases without a browser. */
 import type { Asked, CommandName, Role } from '@/contract/commands';
-import { type Db, dbOver } from '@/db/client';
-import { migrate, readMigrations } from '@/db/migrate';
-import { openPglite } from '@/db/pglite/disk';
-import { Host } from '@/db/pglite/host';
+import type { Db } from '@/db/client';
 import { type Person, staffByName } from '@/db/queries/staff';
 import type { Viewer } from '@/server/access';
 import { handlers, readyings } from '@/server/commands';
 import { contextOver } from '@/server/compose';
 import { handleCommand } from '@/server/door';
 import type { AppContext } from '@/server/app-context';
+import { borrowed } from './databases';
 
 export interface TestApp extends AppContext {
   readonly clock: { now(): Date; at: Date };
@@ -26,13 +24,7 @@ export interface TestApp extends AppContext {
   viewer<R extends Role = 'owner'>(role?: R): Viewer<R>;
 }
 
-export async function openApp(): Promise<TestApp> {
-  const host = new Host(await openPglite(undefined, '.build/empty-database.tar'));
-  await host.open();
-  const db = dbOver((ask) => host.handle(ask));
-  await migrate(db, readMigrations('src/db/migrations'));
-  return testApp(db);
-}
+export const openApp = async (): Promise<TestApp> => testApp(await borrowed());
 
 /** An application on a database that is there already. */
 export function testApp(db: Db): TestApp {
@@ -46,7 +38,7 @@ export function testApp(db: Db): TestApp {
   };
   /** Sets the shop up; its owner is Ada. */
   const setUp: TestApp['setUp'] = async (homeUnit = 'in') => {
-    const payload = { shop: 'Test shop', owner: 'Ada', pin: '1234', homeUnit, code: '' };
+    const payload = { shop: 'Test shop', owner: 'Ada', pin: '1357', homeUnit, code: '' };
     const done = await command('set-up-shop', payload, { as: undefined });
     if (!done.ok) throw new Error(JSON.stringify(done.issues));
     ada.id = (await staffByName(db, 'Ada'))!.id;

@@ -12,11 +12,14 @@ import { type Stocked, stocked } from './stocked';
 export type Shop = Stocked & { readonly served: Served };
 
 /** The shop of a test file: opened once, its owner signed in before each test, nothing shown before or after. */
-export function shopOfFile(prepare: (shop: Shop) => Promise<void> = () => Promise.resolve()): () => Shop {
+export function shopOfFile(
+  prepare: (shop: Shop) => Promise<void> = () => Promise.resolve(),
+  { till = true } = {},
+): () => Shop {
   let shop: Shop;
   let complaints: MockInstance<typeof console.error>;
   beforeAll(async () => {
-    const stock = await stocked();
+    const stock = await stocked({ till });
     shop = { ...stock, served: served(stock.app) };
     await prepare(shop);
   });
@@ -32,7 +35,7 @@ export function shopOfFile(prepare: (shop: Shop) => Promise<void> = () => Promis
         close() {}
       },
     );
-    await shop.served.signIn('Ada', '1234');
+    await shop.served.signIn('Ada', '1357');
   });
   afterEach(() => {
     cleanup();

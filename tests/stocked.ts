@@ -6,8 +6,10 @@ import { type Design, newDesign } from '@/core/design/design';
 import { defaultSettings } from '@/core/settings';
 import { inches } from '@/core/units/length';
 import { orderById } from '@/db/queries/orders';
+import { staffByName } from '@/db/queries/staff';
 import { jobView, orderView } from '@/server/views';
-import { type TestApp, openApp } from './app';
+import { type TestApp, testApp } from './app';
+import { type Beginning, borrowed } from './databases';
 
 type Answered = { ok: boolean; issues?: readonly { code: string }[] };
 /** What an answer says: `ok`, or what it was refused for. */
@@ -15,6 +17,8 @@ export const codes = (answer: Answered) => (answer.ok ? 'ok' : answer.issues!.ma
 export const must = async (answer: Promise<Answered>) => expect(codes(await answer)).toBe('ok');
 
 export const CLEAN_LIST = fs.readFileSync('samples/mouldings-clean.csv', 'utf8');
+/** The day of the drawer, which is opened with nothing in it. */
+export const DAY_ID = 'd0000000-0000-4000-8000-000000000001';
 /** The total of one piece as `stockedDesign` has it. */
 export const TOTAL = 18684;
 
@@ -28,13 +32,24 @@ export function stockedDesign(over: Partial<Design> = {}): Design {
   return { ...start, border: { mode: 'equal', all: inches(2, 1, 2) }, ...over };
 }
 
-export async function stocked() {
-  const app: TestApp = await openApp();
-  await app.setUp();
-  await must(app.command('import-list', { text: CLEAN_LIST, edition: 1, file: 'clean.csv' }));
-  const customerId = crypto.randomUUID();
-  const name = 'Bo "Robert\'); DROP TABLE piece;--" Ström';
-  await must(app.command('add-customer', { id: customerId, name, phone: '555 0101', email: '' }));
+const CUSTOMER_ID = 'c0000000-0000-4000-8000-000000000001';
+const beginning = (till: boolean): Beginning => ({
+  name: till ? 'stocked' : 'stocked, till closed',
+  async make(db) {
+    const app = testApp(db);
+    await app.setUp();
+    await must(app.command('import-list', { text: CLEAN_LIST, edition: 1, file: 'clean.csv' }));
+    if (till) await must(app.command('open-till', { dayId: DAY_ID, till: 1, pieces: [] }));
+    const name = 'Bo "Robert\'); DROP TABLE piece;--" Ström';
+    await must(app.command('add-customer', { id: CUSTOMER_ID, name, phone: '555 0101', email: '' }));
+  },
+});
+
+/** `till`: whether its drawer is open. */
+export async function stocked({ till = true } = {}) {
+  const db = await borrowed(beginning(till));
+  const app: TestApp = testApp(db).as((await staffByName(db, 'Ada'))!);
+  const customerId = CUSTOMER_ID;
   const quote = async (designs: readonly Design[] = [stockedDesign()]) => {
     const payload: Payload<'save-quote'> = {
       orderId: crypto.randomUUID(),

@@ -13,14 +13,14 @@ import { MOST_MONEY } from '@/core/units/money';
 import { LARGEST_LIST } from './limits';
 import { ROLES, type Role } from './roles';
 import { CHANNELS } from './channels';
-import { ALL, COUNTER, amount, day, id, line, pinSchema, revision } from './payload-parts';
+import { ALL, COUNTER, amount, day, id, line, nameLine, pinSchema, revision, triedPin } from './payload-parts';
 import { saleCommands } from './sale-commands';
 import { settingsSchema } from './settings';
 
 /** Pieces of an order, at most. */
 const MOST_TOGETHER = 40;
 export { ROLES, type Role, pinSchema };
-const articleCode = line(40);
+const articleCode = nameLine(40);
 const till = z.int().min(1).max(999);
 /** Notes and coins as they were counted: what each is worth, and how many. */
 const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: z.int().min(0).max(100_000) })).max(40);
@@ -28,6 +28,8 @@ const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: 
 const less = line(200).optional();
 /** What is above the balance is meant as the customer's credit; it stays with the order and goes back first. */
 const credit = z.literal(true).optional();
+/** An amount that is hardly meant, and is. */
+const sure = z.literal(true).optional();
 /** However it is typed: letters of any case, with or without its strokes. */
 const voucherCode = z
   .string()
@@ -117,8 +119,8 @@ export const commands = {
   'set-up-shop': {
     roles: [] as readonly Role[],
     payload: z.object({
-      shop: line(80),
-      owner: line(60),
+      shop: nameLine(80),
+      owner: nameLine(60),
       pin: pinSchema,
       homeUnit: z.enum(['in', 'mm']),
       /** As local law has it; 8 % added when it is not said. */
@@ -130,13 +132,13 @@ export const commands = {
   },
   'add-staff': {
     roles: ['owner'] as readonly Role[],
-    payload: z.object({ id, name: line(60), pin: pinSchema, role: z.enum(ROLES) }),
+    payload: z.object({ id, name: nameLine(60), pin: pinSchema, role: z.enum(ROLES) }),
     secret: ['pin'],
   },
   /** One's own, with the one it was; or anybody's, by the owner. */
   'change-pin': {
     roles: ALL,
-    payload: z.object({ staffId: id, was: z.string().max(20), pin: pinSchema }),
+    payload: z.object({ staffId: id, was: triedPin, pin: pinSchema }),
     secret: ['was', 'pin'],
   },
   /** Whoever leaves; their sessions end, what they did keeps their name. */
@@ -154,7 +156,7 @@ export const commands = {
     roles: COUNTER,
     payload: z.object({
       id,
-      name: line(120),
+      name: nameLine(120),
       phone: z.string().trim().max(40),
       email: z.union([z.literal(''), z.email().max(120)]),
     }),
@@ -165,7 +167,7 @@ export const commands = {
     payload: z.strictObject({
       customerId: id,
       revision,
-      name: line(120),
+      name: nameLine(120),
       phone: z.string().trim().max(40),
       email: z.union([z.literal(''), z.email().max(120)]),
       addresses: z.array(line(300)).max(6),
@@ -196,7 +198,7 @@ export const commands = {
     payload: z.strictObject({
       pieceId: id,
       revision,
-      name: line(120),
+      name: nameLine(120),
       strokes: strokesSchema.nullable(),
       value: z.int().min(0).max(1e12).nullable(),
     }),
@@ -234,7 +236,7 @@ export const commands = {
   },
   'sell-voucher': {
     roles: COUNTER,
-    payload: z.object({ id, amount, means: z.enum(['cash', 'bank']), expires: day.nullable() }),
+    payload: z.object({ id, amount, means: z.enum(['cash', 'bank']), expires: day.nullable(), sure }),
   },
   /** Above the shop's limit, and to another means than it came by, with an owner's PIN. */
   refund: {
@@ -245,18 +247,20 @@ export const commands = {
       means: z.enum(MEANS),
       amount,
       reason: line(300),
-      pin: z.string().max(20).optional(),
+      pin: triedPin.optional(),
     }),
     secret: ['pin'],
   },
   'write-off': { roles: OWNER, payload: z.object({ orderId: id, entryId: id, amount, reason: line(300) }) },
-  'add-till': { roles: OWNER, payload: z.object({ name: line(40) }) },
+  'add-till': { roles: OWNER, payload: z.object({ name: nameLine(40) }) },
   'use-till': { roles: COUNTER, payload: z.object({ till }) },
-  'open-till': { roles: COUNTER, payload: z.object({ dayId: id, till, pieces }) },
+  'open-till': { roles: COUNTER, payload: z.object({ dayId: id, till, pieces, sure }) },
   'move-cash': {
     roles: COUNTER,
-    payload: z.object({ entryId: id, kind: z.enum(['cash-in', 'expense', 'to-bank']), amount, why: line(200) }),
+    payload: z.object({ entryId: id, kind: z.enum(['cash-in', 'expense', 'to-bank']), amount, why: line(200), sure }),
   },
+  /** A slip of the drawer, taken back by its opposite. */
+  'reverse-entry': { roles: COUNTER, payload: z.object({ entryId: id, newId: id, reason: line(200) }) },
   'count-till': {
     roles: COUNTER,
     payload: z.object({
@@ -336,7 +340,7 @@ export const commands = {
     payload: z.object({
       orderId: id,
       revision,
-      signedBy: line(120),
+      signedBy: nameLine(120),
       identified: z.literal(true),
       /** The pieces that go now, by their ids; all that are still here when it is not said. */
       jobIds: z.array(id).min(1).max(40).optional(),

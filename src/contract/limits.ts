@@ -7,3 +7,5 @@ export const PHOTO_SIDE = 2400;
 export const SMALL_SIDE = 640;
 /** The shorter side of a photo that shows anything, in pixels. */
 export const SMALLEST_SIDE = 64;
+/** In the answer to a command: what it touched, for the screen that gave it. */
+export const TOUCHED_HEADER = 'x-lopren-touched';

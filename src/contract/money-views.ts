@@ -4,6 +4,7 @@ import type { Account, Means } from '@/core/ledger/accounts';
 /** One entry of the journal with what it puts on each account; a debit is positive. */
 export interface EntryView {
   readonly number: number;
+  readonly id: string;
   readonly day: string;
   readonly at: string;
   readonly by: string;

@@ -5,7 +5,7 @@ import { designSchema } from '@/core/design/schema';
 import { LINK_TOKEN, LONGEST_QUESTION } from '@/core/links/link';
 import { MOST_MONEY } from '@/core/units/money';
 import { wallSchema } from '@/core/wall/wall-schema';
-import { COUNTER, day, id, line, pinSchema, revision } from './payload-parts';
+import { COUNTER, day, id, line, nameLine, revision, triedPin } from './payload-parts';
 import type { Role } from './roles';
 
 export const saleCommands = {
@@ -24,7 +24,7 @@ export const saleCommands = {
       /** Where it will hang; left as it is when it is not said. */
       wall: wallSchema.optional(),
       /** An owner's, where more is taken off a price than the person may. */
-      pin: pinSchema.optional(),
+      pin: triedPin.optional(),
     }),
     secret: ['pin'],
   },
@@ -56,7 +56,7 @@ export const saleCommands = {
   'withdraw-link': { roles: COUNTER, payload: z.strictObject({ linkId: id }) },
   'answer-question': { roles: COUNTER, payload: z.strictObject({ linkId: id, text: line(LONGEST_QUESTION) }) },
   /** A design that the house begins with; one of the same name gives way. */
-  'keep-house-design': { roles: COUNTER, payload: z.strictObject({ id, name: line(80), design: designSchema }) },
+  'keep-house-design': { roles: COUNTER, payload: z.strictObject({ id, name: nameLine(80), design: designSchema }) },
   'drop-house-design': { roles: COUNTER, payload: z.strictObject({ id }) },
   /** What a customer does by a link; the program gives these for who knows its token. */
   'link-choose': {
@@ -72,7 +72,7 @@ export const saleCommands = {
   'link-accept': {
     roles: [] as readonly Role[],
     internal: true,
-    payload: z.strictObject({ linkId: id, revision, total: z.int().min(0).max(MOST_MONEY), name: line(120) }),
+    payload: z.strictObject({ linkId: id, revision, total: z.int().min(0).max(MOST_MONEY), name: nameLine(120) }),
   },
   'link-pay': { roles: [] as readonly Role[], internal: true, payload: z.strictObject({ linkId: id, requestId: id }) },
   /** An agreed order becomes another: its day, its words, its designs; what was cut for the former one is paid or not. */
@@ -90,7 +90,7 @@ export const saleCommands = {
       paid: z.record(id, z.int().min(0).max(MOST_MONEY)),
       total: z.int().min(0).max(MOST_MONEY),
       reasons: z.record(z.string().max(80), line(300)),
-      pin: pinSchema.optional(),
+      pin: triedPin.optional(),
     }),
     secret: ['pin'],
   },

@@ -7,7 +7,7 @@ import { createHmac } from 'node:crypto';
 import { type CommandName, type Payload, type Role, commandOf, commands, envelopeSchema } from '@/contract/commands';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
 import { type Tx, isDbError } from '@/db/client';
-import { type AuditEntry, commandById, insertAudit, insertCommand } from '@/db/queries/door';
+import { type AuditEntry, commandById, insertAudit, insertCommand, lastToChange } from '@/db/queries/door';
 import { type Person, insertSecurity } from '@/db/queries/staff';
 import type { By } from '@/db/queries/rows';
 import type { AppContext } from './app-context';
@@ -145,13 +145,17 @@ export interface Asker {
   readonly program?: boolean;
 }
 
-/** Lets a command through, or answers what stands in its way. Only faults of the program are thrown. */
+/**
+ * Lets a command through, or answers what stands in its way. Only faults of the program are thrown. `told` hears what it
+ * touched; nothing where it had been done before, whatever that touched then.
+ */
 export async function handleCommand(
   app: AppContext,
   asker: Asker,
   body: unknown,
   handlers: Handlers,
   readyings: Readyings = {},
+  told: (touched: readonly string[]) => void = () => undefined,
 ): Promise<Outcome<NonNullable<CommandResult['result']>>> {
   const request = readEnvelope(body);
   if (!request.ok) return request;
@@ -187,14 +191,36 @@ export async function handleCommand(
       perform(tx, id, name, payload, { ...context, ready: ready?.value }, handlers),
     );
     if (done.ended) sessionsEnded(app, done.ended);
-    if (done.touched.length > 0) app.bus.publish({ what: name, touched: done.touched });
+    if (done.touched.length > 0) {
+      told(done.touched);
+      app.bus.publish({ what: name, touched: done.touched, id });
+    }
     return good(done.result ?? {});
   } catch (error) {
-    if (error instanceof Refused) return bad(...error.issues);
+    if (error instanceof Refused) return bad(...(await withWho(app, person, payload, error.issues)));
     if (isDbError(error) && error.code === TAKEN)
       return bad(issue('already-there', { constraint: error.constraint ?? '' }));
     throw error;
   }
+}
+
+/** What a refusal says was changed, and the key of the payload that names it. */
+const CHANGED: Readonly<Record<string, readonly [entity: string, key: string]>> = {
+  'job-stale': ['job', 'jobId'],
+  'order-stale': ['order', 'orderId'],
+  'customer-stale': ['customer', 'customerId'],
+  'settings-stale': ['settings', ''],
+};
+/** Names who was first, where it was somebody else. */
+async function withWho(app: AppContext, asker: Person | undefined, payload: object, issues: Issue[]): Promise<Issue[]> {
+  const [first] = issues;
+  const changed = first && CHANGED[first.code];
+  if (!changed) return issues;
+  const [entity, key] = changed;
+  const id = key === '' ? null : String((payload as Readonly<Record<string, unknown>>)[key] ?? '');
+  const last = await lastToChange(app.db, entity, id);
+  if (!last || last.id === asker?.id) return issues;
+  return [{ ...first, figures: { ...first.figures, by: last.name } }, ...issues.slice(1)];
 }
 
 /** Why this command is not for who asks, if it is not. */

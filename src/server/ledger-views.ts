@@ -1,8 +1,8 @@
 /** The till's day, the journal and what is owed, as they are shown. Every figure is read off the ledger. */
-import { z } from 'zod';
+import { day as daySchema } from '@/contract/payload-parts';
 import type { DayReport, DayView, EntryView, LedgerView, OwingView, TillDayView } from '@/contract/money-views';
 import { ACCOUNTS, type Account, MEANS } from '@/core/ledger/accounts';
-import { sum } from '@/core/units/money';
+import { sumOf } from '@/core/units/money';
 import type { Queries } from '@/db/client';
 import { orderByNumber, piecesOf } from '@/db/queries/orders';
 import {
@@ -12,6 +12,7 @@ import {
   journalOfTill,
   listTills,
   openDayOf,
+  openTillsOn,
   openVouchers,
   owingOrders,
   sealedDays,
@@ -30,7 +31,7 @@ const MONEY = [10_000, 5_000, 2_000, 1_000, 500, 200, 100, 50, 25, 20, 10, 5, 2,
 
 export function entriesOf(rows: readonly JournalRow[]): EntryView[] {
   const entries = new Map<number, EntryView & { postings: EntryView['postings'][number][] }>();
-  for (const { account, amount, sold, rate, id: _id, at, ...entry } of rows) {
+  for (const { account, amount, sold, rate, at, ...entry } of rows) {
     const known = entries.get(entry.number) ?? { ...entry, at: at.toISOString(), postings: [] };
     known.postings.push({ account, amount, sold, rate });
     entries.set(entry.number, known);
@@ -108,7 +109,7 @@ async function reportOf(
   const taking = all.filter(({ kind }) =>
     ['deposit', 'balance', 'refund', 'correction', 'voucher-sold'].includes(kind),
   );
-  const total = (of: typeof all) => sum(of.map((one) => one.amount as never));
+  const total = (of: typeof all) => sumOf(of.map((one) => one.amount as never));
   const groups = [...new Set(all.flatMap(({ account, sold }) => (account === 'sales' && sold ? [sold] : [])))];
   const rates = [...new Set(all.flatMap(({ account, rate }) => (account === 'tax' && rate ? [rate] : [])))];
   return {
@@ -141,7 +142,7 @@ async function reportOf(
         note,
         amount:
           0 -
-          sum(
+          sumOf(
             postings
               .filter(({ account }) => (MEANS as readonly string[]).includes(account))
               .map((one) => one.amount as never),
@@ -158,15 +159,19 @@ export async function tillReport({ app }: Viewer, dayId: string): Promise<DayRep
     return reportOf(db, day.day, [day], entriesOf(await journalOfTill(db, day.till, day.after_entry, day.up_to)));
   });
 }
-/** The shop's day: all its tills that were sealed, added. */
+/**
+ * The shop's day: all that the ledger has of it, what came in no drawer among it; but for tills that are still open.
+ * Nothing before a till is sealed, or the day is over.
+ */
 export async function shopReport({ app }: Viewer, day: string): Promise<DayReport | undefined> {
   if (!isDay(day)) return undefined;
   return app.db.read(async (db) => {
     const days = await sealedDays(db, MOST_TILLS, day);
-    if (days.length === 0) return undefined;
-    const rows: JournalRow[] = [];
-    for (const one of days) rows.push(...(await journalOfTill(db, one.till, one.after_entry, one.up_to)));
-    return reportOf(db, day, days, entriesOf(rows));
+    const open = await openTillsOn(db, day);
+    const over = open.length === 0 && day < dayOf(app.clock.now());
+    if (days.length === 0 && !over) return undefined;
+    const rows = (await journalBetween(db, day, day)).filter(({ till }) => till === null || !open.includes(till));
+    return days.length === 0 && rows.length === 0 ? undefined : reportOf(db, day, days, entriesOf(rows));
   });
 }
 const MOST_TILLS = 999;
@@ -198,7 +203,7 @@ export async function owingViews(db: Queries, today: string, customerId: string 
     known.ages[age] = known.ages[age]! + row.amount;
     byCustomer.set(row.customer_id, known);
   }
-  return [...byCustomer.values()].sort((a, b) => sum(b.ages as never[]) - sum(a.ages as never[]));
+  return [...byCustomer.values()].sort((a, b) => sumOf(b.ages as never[]) - sumOf(a.ages as never[]));
 }
 const DAY_MS = 86_400_000;
 const daysBetween = (from: string, to: string) => Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS);
@@ -229,7 +234,7 @@ export async function ledgerView({ app }: Viewer, from: string, to: string): Pro
     };
   });
 }
-const isDay = (text: string) => z.iso.date().safeParse(text).success;
+const isDay = (text: string) => daySchema.safeParse(text).success;
 /** The time a ledger is asked for: what was typed where it is days in order, else the last month. */
 export function timeOf(app: Viewer['app'], search: URLSearchParams): { from: string; to: string } {
   const today = dayOf(app.clock.now());

@@ -1,4 +1,5 @@
 /** Booking: which till and day an entry falls on, and how an order's money stands. Nothing else writes to the ledger. */
+import { issue } from '@/core/issue';
 import { type Posting } from '@/core/ledger/accounts';
 import { type OrderAccount, after, newAccount } from '@/core/ledger/order-account';
 import { afterPart } from '@/core/ledger/order-part';
@@ -18,7 +19,7 @@ import {
   tillOfSession,
 } from '@/db/queries/ledger';
 import type { OrderRow } from '@/db/queries/orders';
-import type { Context } from './door';
+import { type Context, Refused } from './door';
 import { dayOf, daysLater } from './clock';
 
 /** The day an entry of a till falls on: the open one, else today, and never one that was sealed. */
@@ -40,7 +41,13 @@ interface Entry {
   readonly till?: number | null;
 }
 
-/** Books an entry at the till of whoever asks; tells the day it falls on. */
+/** What a drawer is counted to: booked by its opening and its seal themselves. */
+const COUNTS: readonly EntryKind[] = ['float', 'count'];
+
+/**
+ * Books an entry at the till of whoever asks; tells the day it falls on. Cash goes into a drawer that was counted, or
+ * not at all: `till-closed` else, and nothing of the command is done.
+ */
 export async function book(
   tx: Tx,
   { now, by, session, link }: Pick<Context, 'now' | 'by' | 'session' | 'link'>,
@@ -49,6 +56,8 @@ export async function book(
 ): Promise<string> {
   const till = entry.till === undefined ? await tillOfSession(tx, session) : entry.till;
   if (till !== null) await lockTill(tx, till);
+  const moves = till !== null && !COUNTS.includes(entry.kind) && postings.some(({ account }) => account === 'cash');
+  if (moves && !(await openDayOf(tx, till))) throw new Refused([issue('till-closed')]);
   const day = till === null ? dayOf(now) : await dayAt(tx, till, now);
   await insertEntry(tx, { ...entry, at: now, day, till, by, link }, postings);
   return day;

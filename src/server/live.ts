@@ -2,6 +2,8 @@
 export interface ChangeEvent {
   readonly what: string;
   readonly touched: readonly string[];
+  /** The command that did it: whoever gave it looks at it once, not again when it is told. */
+  readonly id?: string;
 }
 type Hear = (happening: ChangeEvent) => void;
 export interface Bus {

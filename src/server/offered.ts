@@ -7,7 +7,7 @@ import type { OrderPrice } from '@/core/pricing/order-price';
 import { showLength } from '@/core/units/format-length';
 import type { Length, Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
-import { LINE_NAMES } from '@/words/materials';
+import { lineName } from '@/words/materials';
 import { alternativesOf, madeOf, notIncluded, toldOf } from './offer';
 
 /** To a sixteenth or a millimetre, as the quote on paper has it. */
@@ -41,7 +41,7 @@ export function designsOffered(
     made: madeOf(one, write),
     told: toldOf(one, write),
     price: priceIn(one),
-    lines: (one.price?.lines ?? []).map(({ key, amount }) => ({ name: LINE_NAMES[key] ?? key, amount })),
+    lines: (one.price?.lines ?? []).map((line) => ({ name: lineName(line), amount: line.amount })),
     not: notIncluded(one),
     scene: frontScene(one, false, photos),
   });

@@ -1,23 +1,18 @@
 /** What is above a person's limit is allowed by an owner, who types their PIN at that screen, for that once. */
-import { type Outcome, bad, good, issue } from '@/core/issue';
-import { listStaff, staffById } from '@/db/queries/staff';
+import { type Outcome, bad, good } from '@/core/issue';
+import { listOwners } from '@/db/queries/staff';
 import type { Context } from './door';
-import { tryPin } from './pin-tries';
+import { askingPlaces, tryPin } from './pin-tries';
 
-/** True when the PIN is an owner's; false where none was typed. A wrong one is counted as at sign-in, and refused. */
-export async function ownersPin(
-  pin: string | undefined,
-  { app, address = 'local', session }: Context,
-): Promise<Outcome<boolean>> {
+/** All who ask an owner's PIN together: it slows what an owner allows, never an owner's own sign-in. */
+const ALL_ASKERS = 'approvals';
+
+/** True when the PIN is an owner's; false where none was typed. A wrong one is counted, and refused. */
+export async function ownersPin(pin: string | undefined, context: Context): Promise<Outcome<boolean>> {
   if (pin === undefined) return good(false);
-  const owners = (await listStaff(app.db)).filter(({ role, active }) => role === 'owner' && active);
-  let wrong: Outcome<never> = bad(issue('pin-wrong', {}, 'pin'));
-  for (const { id } of owners) {
-    const owner = await staffById(app.db, id);
-    if (!owner) continue;
-    const right = await tryPin(app, owner, pin, { place: `owner ${session ?? address}`, address });
-    if (right.ok) return good(true);
-    wrong = bad(...right.issues.map((one) => ({ ...one, path: 'pin' })));
-  }
-  return wrong;
+  const { app, address = 'local' } = context;
+  const owners = await listOwners(app.db);
+  const places = [ALL_ASKERS, ...(await askingPlaces(app, context))] as const;
+  const right = await tryPin(app, owners, pin, { places, address });
+  return right.ok ? good(true) : bad(...right.issues);
 }

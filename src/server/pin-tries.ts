@@ -1,11 +1,15 @@
 /**
- * Trying a PIN. Wrong ones cost waiting, longer each time, by person and place together. The place is the device, where
- * the person has signed in on it before, else the address: what is guessed elsewhere slows nobody on their own device.
+ * Trying a PIN. Wrong ones cost waiting, longer each time, by person and place together. At sign-in the place is the
+ * device, where the person has signed in on it before, else the address: what is guessed elsewhere slows nobody on their
+ * own device. Whoever is signed in and types somebody's PIN (their own, or an owner's who allows something) is counted
+ * at several places at once, none of which a new session makes anew: who asks, the device, and for what an owner allows
+ * all askers together. What is counted is written in a transaction of its own, whatever becomes of the command.
  */
 import { randomBytes } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
-import { type StaffRow, clearWrongPins, putWrongPin, wrongPins } from '@/db/queries/staff';
+import { type StaffRow, clearWrongPins, deviceOfSession, putWrongPin, wrongPins } from '@/db/queries/staff';
 import type { AppContext } from './app-context';
+import type { Context } from './door';
 import { hashPin, pinFits } from './pins';
 import { logSecurity } from './security-log';
 
@@ -38,32 +42,67 @@ export async function takeAsLong(pin: string): Promise<void> {
   await pinFits(pin, await nobody);
 }
 
-/** Whether the PIN is the person's; a wrong one is counted, and written down for the owner. */
+interface Counted {
+  readonly person: StaffRow;
+  readonly place: string;
+  readonly count: number;
+}
+
+/**
+ * Whether the PIN is that of one of these people; answers whose. A wrong one is counted for each of them at each place,
+ * and written down for the owner. `places` begins with the widest: guesses that share it wait for one another.
+ */
 export function tryPin(
   app: AppContext,
-  staff: StaffRow,
+  people: readonly StaffRow[],
   pin: string,
-  { place, address }: { readonly place: string; readonly address: string },
-): Promise<Outcome<undefined>> {
-  return inTurn(app.mind.guesses, `${place} ${staff.id}`, async () => {
+  { places, address }: { readonly places: readonly [string, ...string[]]; readonly address: string },
+): Promise<Outcome<StaffRow>> {
+  const only = people.length === 1 ? people[0] : undefined;
+  const turn = `${places[0]} ${people.map(({ id }) => id).join()}`;
+  return inTurn(app.mind.guesses, turn, async () => {
     const { wrongPins: free, longestWait } = await app.shopSettings();
     const now = app.clock.now();
-    const before = await wrongPins(app.db, place, staff.id);
-    const wait = stillToWait(before, now);
-    const about = { staffId: staff.id, address };
+    const counts: Counted[] = [];
+    let wait = 0;
+    for (const person of people)
+      for (const place of places) {
+        const before = await wrongPins(app.db, place, person.id);
+        counts.push({ person, place, count: before?.count ?? 0 });
+        wait = Math.max(wait, stillToWait(before, now));
+      }
+    const about = { ...(only ? { staffId: only.id } : {}), address };
+    const refused = (code: 'pin-slow' | 'pin-wrong', ms: number) =>
+      bad(issue(code, { name: only?.name ?? '', seconds: Math.ceil(ms / 1000) }, 'pin'));
     if (wait > 0) {
       await logSecurity(app, { what: 'made to wait', ...about });
-      return bad(issue('pin-slow', { name: staff.name, seconds: Math.ceil(wait / 1000) }, 'pin'));
+      return refused('pin-slow', wait);
     }
-    if (await pinFits(pin, staff.pin_hash)) {
-      if (before) await app.db.transaction((tx) => clearWrongPins(tx, place, staff.id));
-      return good(undefined);
+    for (const person of people) {
+      if (!(await pinFits(pin, person.pin_hash))) continue;
+      const theirs = counts.filter((one) => one.person === person && one.count > 0);
+      if (theirs.length > 0)
+        await app.db.transaction(async (tx) => {
+          for (const { place } of theirs) await clearWrongPins(tx, place, person.id);
+        });
+      return good(person);
     }
-    const wrong = (before?.count ?? 0) + 1;
-    const next = waitAfter(wrong, free, longestWait * MINUTE);
-    const until = new Date(now.getTime() + next);
-    await app.db.transaction((tx) => putWrongPin(tx, place, staff.id, wrong, now, until));
-    await logSecurity(app, { what: 'wrong PIN', ...about, detail: { wrong, place: place.split(' ')[0]! } });
-    return bad(issue('pin-wrong', { name: staff.name, seconds: Math.ceil(next / 1000) }, 'pin'));
+    const waits = counts.map(({ count }) => waitAfter(count + 1, free, longestWait * MINUTE));
+    await app.db.transaction(async (tx) => {
+      for (const [index, { person, place, count }] of counts.entries())
+        await putWrongPin(tx, place, person.id, count + 1, now, new Date(now.getTime() + waits[index]!));
+    });
+    const wrong = Math.max(...counts.map(({ count }) => count)) + 1;
+    await logSecurity(app, { what: 'wrong PIN', ...about, detail: { wrong, place: places[0].split(' ')[0]! } });
+    return refused('pin-wrong', Math.max(...waits));
   });
+}
+
+/** Where somebody who is signed in is counted: by themselves and by their device, however often they sign in anew. */
+export async function askingPlaces(
+  app: AppContext,
+  { by, session, address = 'local' }: Pick<Context, 'by' | 'session' | 'address'>,
+): Promise<[string, string]> {
+  const device = session === undefined ? undefined : await deviceOfSession(app.db, session);
+  return [`asked by ${by ?? 'nobody'}`, `asked at ${device ?? address}`];
 }

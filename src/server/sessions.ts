@@ -109,7 +109,7 @@ export async function signIn(app: AppContext, name: string, pin: string, caller:
   const known = textIn(app.secret, caller.device);
   const own = known !== undefined && (await knowsDevice(app.db, known, staff.id));
   const place = own ? `device ${known}` : `address ${caller.address}`;
-  const right = await tryPin(app, staff, pin, { place, address: caller.address });
+  const right = await tryPin(app, [staff], pin, { places: [place], address: caller.address });
   if (!right.ok) return right;
   const now = app.clock.now();
   const { sessionDays } = await app.shopSettings();

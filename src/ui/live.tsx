@@ -6,10 +6,12 @@
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
+import { lookAgain, lookOnce } from './fresh';
 
 export interface ChangeEvent {
   readonly what: string;
   readonly touched: readonly string[];
+  readonly id?: string;
 }
 type Hear = (event: ChangeEvent | 'opened') => void;
 const hearers = new Set<Hear>();
@@ -18,14 +20,10 @@ const hearers = new Set<Hear>();
 export function LiveLine() {
   const client = useQueryClient();
   useEffect(() => {
-    const fresh: Hear = (event) =>
-      void client.invalidateQueries({
-        predicate: ({ meta }) =>
-          event === 'opened' ||
-          ((meta?.cares ?? []) as readonly string[]).some((care) =>
-            event.touched.some((touched) => touched === care || touched.startsWith(`${care}:`)),
-          ),
-      });
+    const fresh: Hear = (event) => {
+      if (event === 'opened') void lookAgain(client);
+      else void lookOnce(event.id, client, event.touched);
+    };
     hearers.add(fresh);
     let source: EventSource | undefined;
     const tell = (event: ChangeEvent | 'opened') => {

@@ -119,6 +119,24 @@ describe('a command', () => {
     expect(said()).toBe('still');
   });
 
+  it('is busy until what is shown is as it left it', async () => {
+    let fresh: () => void = () => undefined;
+    const looking = new Promise<void>((resolve) => (fresh = resolve));
+    const invalidate = vi.spyOn(client, 'invalidateQueries').mockReturnValue(looking);
+    answers = [json({}), json({})];
+    show();
+    const first = command.run(payload);
+    await act(async () => new Promise((resolve) => setTimeout(resolve, 20)));
+    expect([asked.length, said()]).toEqual([1, 'busy']);
+    expect((await command.run(payload)).ok).toBe(false);
+    await act(async () => {
+      fresh();
+      await first;
+    });
+    expect([asked.length, said()]).toEqual([1, 'still']);
+    invalidate.mockRestore();
+  });
+
   it('has what is shown asked again after it, and after a conflict, but not after another refusal', async () => {
     const invalidate = vi.spyOn(client, 'invalidateQueries');
     answers = [refused('job-held'), refused('job-stale'), json({})];

@@ -1,13 +1,15 @@
 'use client';
 /**
  * One command from a screen: busy while it is on its way or waits for a connection, what it was refused for, and the
- * same id again when it was let go of, so that a second try does nothing twice. Views are asked again after it.
+ * same id again when it was let go of, so that a second try does nothing twice. It is over when what is shown is as the
+ * command left it: views that care for what it touched are asked again, once, before anything more can be done.
  */
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import type { Asked, CommandName } from '@/contract/commands';
 import type { Issue } from '@/core/issue';
 import { fetchOutbox } from './fetch-outbox';
+import { lookAgain, lookOnce } from './fresh';
 import { type Sent, send } from './send';
 
 export interface Command<N extends CommandName, R> {
@@ -21,6 +23,11 @@ export interface Command<N extends CommandName, R> {
 
 const isConflict = (issues: readonly Issue[]) =>
   issues.some(({ code }) => code.endsWith('-stale') || code.endsWith('-changed'));
+
+/** What is shown may take its time; a screen waits this long for it, in ms. */
+const PATIENCE = 4000;
+const soon = (looking: Promise<void>) =>
+  Promise.race([looking, new Promise<void>((resolve) => setTimeout(resolve, PATIENCE))]);
 
 export function useCommand<N extends CommandName, R = Record<string, never>>(name: N): Command<N, R> {
   const client = useQueryClient();
@@ -40,10 +47,11 @@ export function useCommand<N extends CommandName, R = Record<string, never>>(nam
       const { sendOrWait } = await fetchOutbox().catch(() => ({ sendOrWait: send }));
       const answer = await sendOrWait<R>(name, payload, id);
       lost.current = !answer.ok && answer.lost ? { text, id } : undefined;
+      setIssues(answer.ok ? [] : answer.issues);
+      if (answer.ok) await soon(lookOnce(id, client, answer.touched));
+      else if (isConflict(answer.issues)) await soon(lookAgain(client));
       running.current = false;
       setBusy(false);
-      setIssues(answer.ok ? [] : answer.issues);
-      if (answer.ok || isConflict(answer.issues)) void client.invalidateQueries();
       return answer;
     },
     [client, name],

@@ -1,4 +1,5 @@
 /** Names of pieces and price lines, of how a frame hangs, and of days. */
+import type { LineCode, PriceLine } from '@/core/pricing/price-line';
 import type { Hanging } from '@/core/parts/hanging';
 
 export const KIND_NAMES: Readonly<Record<string, string>> = {
@@ -22,7 +23,7 @@ export const KIND_NAMES: Readonly<Record<string, string>> = {
   garment: 'Garment',
   mirror: 'Mirror',
 };
-export const LINE_NAMES: Readonly<Record<string, string>> = {
+const LINES: Readonly<Record<LineCode, string>> = {
   moulding: 'Moulding',
   'ready-made': 'Ready-made frame',
   mats: 'Mat',
@@ -40,7 +41,10 @@ export const LINE_NAMES: Readonly<Record<string, string>> = {
   plates: 'Title plate with its text',
   windows: 'More windows',
   shapes: 'Shaped windows',
+  extra: 'Extra',
 };
+/** What a line of a price is called: an extra by the name the shop gave it. */
+export const lineName = ({ code, name }: Pick<PriceLine, 'code' | 'name'>): string => name ?? LINES[code];
 
 /** How it hangs, in a few words. */
 export function hangingText(hanging: Hanging | undefined): string {

@@ -36,7 +36,7 @@ describe('the door', () => {
       codes(
         await app.command(
           'set-up-shop',
-          { shop: 'Other', owner: 'Eve', pin: '6666', homeUnit: 'mm', code: '' },
+          { shop: 'Other', owner: 'Eve', pin: '6161', homeUnit: 'mm', code: '' },
           { as: undefined },
         ),
       ),

@@ -43,7 +43,7 @@ describe('a draft', () => {
     await app.command('add-staff', {
       id: 'a3f0a1de-3c53-4f0e-9d7d-3a4c0f6f2b22',
       name: 'Bo',
-      pin: '4321',
+      pin: '8642',
       role: 'counter',
     });
     const other = app.as({ ...app.owner, id: 'a3f0a1de-3c53-4f0e-9d7d-3a4c0f6f2b22', name: 'Bo', role: 'counter' });

@@ -20,7 +20,7 @@ const textOf = async (paper: Uint8Array | undefined) => (await pages(paper!)).ma
 
 /** A day of a shop: a piece sold on account, a refund, a voucher, a formula as a reason, the till short. */
 beforeAll(async () => {
-  shop = await stocked();
+  shop = await stocked({ till: false });
   ({ app } = shop);
   dayId = id();
   await must(app.command('open-till', { dayId, till: 1, pieces: [{ of: 5000, count: 3 }] }));
@@ -110,7 +110,7 @@ describe('papers of money', () => {
 
 describe('what was let go', () => {
   it('stands in the report of the day it was handed over: how much, why, by whom', async () => {
-    const own = await stocked();
+    const own = await stocked({ till: false });
     const day = id();
     await must(own.app.command('open-till', { dayId: day, till: 1, pieces: [] }));
     const order = await own.quote([

@@ -15,7 +15,7 @@ let web: Served;
 let ticket: string;
 let number: number;
 const PEOPLE: Readonly<Record<Role, readonly [name: string, pin: string]>> = {
-  owner: ['Ada', '1234'],
+  owner: ['Ada', '1357'],
   counter: ['Oda', '8520'],
   bench: ['Wen', '9417'],
   view: ['Window', '7531'],

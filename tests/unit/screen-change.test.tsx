@@ -106,7 +106,7 @@ describe('quotes', () => {
     const morning = clock.at;
     const { orderId } = await shop().quote([stockedDesign({ insists: 'Ran out' })]);
     clock.at = new Date('2031-06-10T10:00:00Z');
-    await shop().served.signIn('Ada', '1234');
+    await shop().served.signIn('Ada', '1357');
     const { number } = await shop().viewOf(orderId);
     show(<Quotes first={await quotesView(shop().app.viewer('counter'))} />);
     const row = () => within(screen.getByRole('link', { name: String(number) }).closest('tr')!);

@@ -87,7 +87,7 @@ describe('the screen itself', () => {
     screen.getByRole('button', { name: 'Sign out' });
     unmount();
     const { orderId, pieces } = await shop().quote([titled('Blue boat'), titled('Gull')]);
-    await shop().served.signIn('Ada', '1234');
+    await shop().served.signIn('Ada', '1357');
     await shop().served.ask('PUT', `/api/view/${device}`, { order: orderId, piece: pieces[1]!.id });
     const first = await shown();
     show(<ShownScreen first={first} screen="mine" device={undefined} />);

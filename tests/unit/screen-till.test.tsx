@@ -9,7 +9,7 @@ import { ledgerView, tillReport, tillView } from '@/server/ledger-views';
 import { field, press, sent, shopOfFile, show, type } from '../screens';
 import { TOTAL, must } from '../stocked';
 
-const shop = shopOfFile();
+const shop = shopOfFile(undefined, { till: false });
 const till = async () => show(<Till first={await tillView(shop().app.viewer())} owner />);
 const said = (label: string) => document.getElementById(field(label).getAttribute('aria-describedby')!)!.textContent;
 
@@ -63,6 +63,9 @@ describe('the till', () => {
   });
 
   it('sells a voucher and shows its code once; what is no amount stays with its reason', async () => {
+    const { app } = shop();
+    const pieces = [{ of: 1, count: 13_100 }];
+    await must(app.command('open-till', { dayId: crypto.randomUUID(), till: 1, pieces }));
     await till();
     press('Sell a voucher');
     await screen.findByLabelText('Worth');

@@ -23,7 +23,7 @@ beforeEach(async () => {
   shop.app.mind.shown.clear();
   await web.signOut();
 });
-const desk = () => web.signIn('Ada', '1234');
+const desk = () => web.signIn('Ada', '1357');
 const window = () => web.signIn('Window', '7531');
 const shows = async (at = 'mine') => (await web.ask('GET', `/api/view/${at}`)).body as ShownView;
 const putOn = (order: string, piece: string | null, at = screen) => web.ask('PUT', `/api/view/${at}`, { order, piece });

@@ -17,7 +17,7 @@ const code = async (pin: string, caller = from('10.0.0.7'), name = 'ada') => {
   return answer.ok ? 'in' : answer.issues[0]!.code;
 };
 const signedIn = async (caller = from('10.0.0.7')) => {
-  const answer = await signIn(app, 'Ada', '1234', caller);
+  const answer = await signIn(app, 'Ada', '1357', caller);
   if (!answer.ok) throw new Error(JSON.stringify(answer.issues));
   return answer.value;
 };
@@ -31,29 +31,29 @@ describe('wrong PINs', () => {
 
   it('slow one place, even for the right PIN, and tell how long', async () => {
     for (let k = 0; k < 3; k += 1) expect(await code('0000')).toBe('pin-wrong');
-    const slowed = await signIn(app, 'Ada', '1234', from('10.0.0.7'));
+    const slowed = await signIn(app, 'Ada', '1357', from('10.0.0.7'));
     expect(slowed).toMatchObject({ ok: false, issues: [{ code: 'pin-slow', figures: { seconds: 1 } }] });
     later(1);
     expect(await code('0000')).toBe('pin-wrong');
     later(1);
-    expect(await code('1234')).toBe('pin-slow');
+    expect(await code('1357')).toBe('pin-slow');
     later(1);
-    expect(await code('1234')).toBe('in');
+    expect(await code('1357')).toBe('in');
     expect(await code('0000')).toBe('pin-wrong');
-    expect(await code('1234')).toBe('in');
+    expect(await code('1357')).toBe('in');
     expect(await whats()).toEqual(expect.arrayContaining(['wrong PIN', 'made to wait', 'signed in']));
   });
 
   it('guessed elsewhere slow nobody on a device of their own', async () => {
     const { device } = await signedIn(from('10.0.0.8'));
     for (let k = 0; k < 6; k += 1) await code('0000', from('10.9.9.9'));
-    expect(await code('1234', from('10.9.9.9'))).toBe('pin-slow');
-    expect(await code('1234', from('10.9.9.9', device))).toBe('in');
-    expect(await code('1234', from('10.0.0.8', `${device.slice(0, -3)}xyz`))).toBe('in');
+    expect(await code('1357', from('10.9.9.9'))).toBe('pin-slow');
+    expect(await code('1357', from('10.9.9.9', device))).toBe('in');
+    expect(await code('1357', from('10.0.0.8', `${device.slice(0, -3)}xyz`))).toBe('in');
     // Wrong ones on the device itself slow it, and only it.
     for (let k = 0; k < 3; k += 1) await code('0000', from('10.0.0.8', device));
-    expect(await code('1234', from('10.0.0.8', device))).toBe('pin-slow');
-    expect(await code('1234', from('10.0.0.8'))).toBe('in');
+    expect(await code('1357', from('10.0.0.8', device))).toBe('pin-slow');
+    expect(await code('1357', from('10.0.0.8'))).toBe('in');
     later(900);
   });
 
@@ -69,14 +69,14 @@ describe('wrong PINs', () => {
       later(900);
     }
     await code('9999', from('10.0.1.2'));
-    expect(await code('1234', from('10.0.1.2'))).toBe('pin-slow');
+    expect(await code('1357', from('10.0.1.2'))).toBe('pin-slow');
     later(-365 * 86_400);
-    expect(await code('1234', from('10.0.1.2'))).toBe('in');
+    expect(await code('1357', from('10.0.1.2'))).toBe('in');
     later(365 * 86_400);
   });
 
   it('say no more about a name that nobody has', async () => {
-    expect(await code('1234', from('10.0.1.3'), 'Nobody')).toBe('pin-wrong');
+    expect(await code('1357', from('10.0.1.3'), 'Nobody')).toBe('pin-wrong');
   });
 });
 
@@ -140,7 +140,7 @@ describe('a session', () => {
 describe('people', () => {
   const add = async (name: string, role: 'bench' | 'owner' = 'bench') => {
     const id = crypto.randomUUID();
-    expect((await app.command('add-staff', { id, name, pin: '7777', role })).ok).toBe(true);
+    expect((await app.command('add-staff', { id, name, pin: '7171', role })).ok).toBe(true);
     return { id, name, role };
   };
   const codes = (outcome: Awaited<ReturnType<TestApp['command']>>) =>
@@ -150,26 +150,26 @@ describe('people', () => {
     const odd = await add('Odd');
     const change = (was: string, pin: string, as = app.owner, staffId = odd.id) =>
       app.command('change-pin', { staffId, was, pin }, { as });
-    expect(codes(await change('1111', '8888', odd))).toBe('pin-wrong');
-    expect(codes(await change('7777', '8888', odd, app.owner.id))).toBe('role-not-permitted');
-    expect(codes(await change('7777', '8888', odd))).toBe('ok');
-    expect(await code('8888', from('10.0.2.1'), 'odd')).toBe('in');
-    expect(codes(await change('', '9999'))).toBe('ok');
-    expect(await code('9999', from('10.0.2.1'), 'odd')).toBe('in');
+    expect(codes(await change('1212', '8181', odd))).toBe('pin-wrong');
+    expect(codes(await change('7171', '8181', odd, app.owner.id))).toBe('role-not-permitted');
+    expect(codes(await change('7171', '8181', odd))).toBe('ok');
+    expect(await code('8181', from('10.0.2.1'), 'odd')).toBe('in');
+    expect(codes(await change('', '9797'))).toBe('ok');
+    expect(await code('9797', from('10.0.2.1'), 'odd')).toBe('in');
     expect(codes(await app.command('change-pin', { staffId: odd.id, was: '', pin: '12' }))).toBe('input-wrong');
   });
 
   it('are removed with their sessions, keep their name, and are let in again', async () => {
     const pia = await add('Pia');
-    const answer = await signIn(app, 'Pia', '7777', from('10.0.2.2'));
+    const answer = await signIn(app, 'Pia', '7171', from('10.0.2.2'));
     const cookie = answer.ok ? answer.value.cookie : '';
     expect((await personOf(app, { cookie }))!.name).toBe('Pia');
     expect(codes(await app.command('remove-person', { staffId: pia.id }))).toBe('ok');
     expect(await personOf(app, { cookie })).toBeUndefined();
-    expect(await code('7777', from('10.0.2.2'), 'Pia')).toBe('pin-wrong');
+    expect(await code('7171', from('10.0.2.2'), 'Pia')).toBe('pin-wrong');
     expect(codes(await app.command('remove-person', { staffId: pia.id }))).toBe('staff-unknown');
-    expect(codes(await app.command('re-admit-person', { staffId: pia.id, pin: '6666' }))).toBe('ok');
-    expect(await code('6666', from('10.0.2.2'), 'Pia')).toBe('in');
+    expect(codes(await app.command('re-admit-person', { staffId: pia.id, pin: '6161' }))).toBe('ok');
+    expect(await code('6161', from('10.0.2.2'), 'Pia')).toBe('in');
   });
 
   it('are never left without an owner', async () => {
@@ -196,7 +196,7 @@ describe('people', () => {
       await app.db.query('SELECT * FROM audit'),
       await app.db.query('SELECT * FROM security_event'),
     ]);
-    for (const pin of ['1234', '7777', '8888', '9999', '6666']) expect(text).not.toContain(`"${pin}"`);
+    for (const pin of ['1357', '7171', '8181', '9797', '6161']) expect(text).not.toContain(`"${pin}"`);
     const { createHash } = await import('node:crypto');
     const fast = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex');
     const commands = await app.db.query<{ name: string; digest: string }>('SELECT name, digest FROM command');

@@ -98,12 +98,12 @@ describe('what is kept of every command', () => {
     await give('add-staff', staff(wen, 'Wen', 'bench'));
     await give('add-staff', staff(oda, 'Wen', 'counter'));
     await give('add-staff', staff(oda, 'Oda', 'owner'));
-    await give('change-pin', { staffId: wen, was: '', pin: '4444' });
-    await give('change-pin', { staffId: named('nobody'), was: '', pin: '4444' });
+    await give('change-pin', { staffId: wen, was: '', pin: '4141' });
+    await give('change-pin', { staffId: named('nobody'), was: '', pin: '4141' });
     const asWen = { as: { id: wen, name: 'Wen', role: 'bench' as const } };
-    await give('change-pin', { staffId: oda, was: '', pin: '4444' }, asWen);
-    await give('change-pin', { staffId: wen, was: '1111', pin: '5555' }, { ...asWen, session: 'one' });
-    await give('change-pin', { staffId: wen, was: '4444', pin: '5555' }, { ...asWen, session: 'one' });
+    await give('change-pin', { staffId: oda, was: '', pin: '4141' }, asWen);
+    await give('change-pin', { staffId: wen, was: '1212', pin: '5151' }, { ...asWen, session: 'one' });
+    await give('change-pin', { staffId: wen, was: '4141', pin: '5151' }, { ...asWen, session: 'one' });
     await give('remove-person', { staffId: oda });
     await give('remove-person', { staffId: oda });
     await give('remove-person', { staffId: shop.app.owner.id });

@@ -307,7 +307,7 @@ export const commonFields = {
     .optional(),
   /** Lines of the price that somebody set by hand, each with its reason. */
   overrides: z
-    .array(z.object({ key: z.string().min(1).max(80), amount, reason: z.string().trim().min(1).max(200) }))
+    .array(z.object({ key: z.string().min(1).max(100), amount, reason: z.string().trim().min(1).max(200) }))
     .max(20)
     .refine((list) => new Set(list.map(({ key }) => key)).size === list.length, 'override-twice')
     .optional(),

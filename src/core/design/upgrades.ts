@@ -2,6 +2,9 @@
  * Designs and agreed results are kept for years. Each carries its version; what an older Lopren wrote is brought up,
  * step by step, when it is read. A step is data: to which version, why, and how. Steps are never changed once released.
  */
+import { isLineCode } from '../pricing/price-line';
+import { type Money, moneyFrom } from '../units/money';
+import { add, mul, mustDecimal } from '../units/rational';
 
 export type Stored = Readonly<Record<string, unknown>>;
 const isStored = (value: unknown): value is Stored =>
@@ -38,8 +41,45 @@ export const AGREED_UPGRADES: readonly Upgrade[] = [
       ...(isStored(hanging) ? { hanging: withHookDrop(hanging) } : {}),
     }),
   },
+  {
+    to: 4,
+    why: 'a line of the price has a code and its cost; it was told by a text and by how its working reads',
+    upgrade: ({ price, resolved, ...kept }) => ({
+      ...kept,
+      resolved,
+      ...(isStored(price) ? { price: withLineCodes(price, resolved) } : {}),
+    }),
+  },
 ];
-export const AGREED_VERSION = 3;
+export const AGREED_VERSION = 4;
+
+interface OldLine {
+  readonly key: string;
+  readonly workings: readonly { readonly formula: string; readonly inputs: Readonly<Record<string, OldInput>> }[];
+}
+interface OldInput {
+  readonly kind: string;
+  readonly value: string;
+}
+/** Extras came last, under the names they were given; everything else by what is its code now. */
+function withLineCodes(price: Stored, resolved: unknown): Stored {
+  const lines = price.lines as readonly OldLine[];
+  const design = isStored(resolved) && isStored(resolved.design) ? resolved.design : {};
+  const others = lines.length - (Array.isArray(design.extras) ? design.extras.length : 0);
+  const known = (line: OldLine, index: number) =>
+    index < others && isLineCode(line.key) ? { code: line.key } : { code: 'extra', name: line.key };
+  return { ...price, lines: lines.map((line, index) => ({ ...line, ...known(line, index), ...oldCost(line) })) };
+}
+/** Quantity × cost as the workings of 0.4.0 have them; a price by hand was a working of its own. */
+function oldCost({ workings }: OldLine): { readonly cost?: Money } {
+  const made = workings.filter(({ formula }) => formula !== 'by hand instead of rule');
+  const costs = made.flatMap(({ inputs: { quantity, cost } }) =>
+    quantity?.kind === 'number' && cost?.kind === 'number'
+      ? [mul(mustDecimal(quantity.value), mustDecimal(cost.value))]
+      : [],
+  );
+  return costs.length === 0 || costs.length < made.length ? {} : { cost: moneyFrom(costs.reduce(add)) };
+}
 
 const withBackPane = (resolved: unknown): unknown =>
   isStored(resolved) ? { ...resolved, backPane: resolved.backPane ?? resolved.glazing } : resolved;

@@ -1,5 +1,5 @@
 /** The accounts of a shop's ledger and what an entry in it is. Source: handbook, money. */
-import { type Money, NOTHING, money, sum } from '../units/money';
+import { type Money, NOTHING, sumOf, summed } from '../units/money';
 import { type Account, ACCOUNTS } from './account-list';
 
 export { type Account, ACCOUNTS };
@@ -27,7 +27,7 @@ export const debit = (account: Account, amount: Money, of: Pick<Posting, 'group'
   ...of,
 });
 export const credit = (account: Account, amount: Money, of: Pick<Posting, 'group' | 'rate'> = {}): Posting =>
-  debit(account, money(-amount), of);
+  debit(account, summed(-amount), of);
 
 /** The postings that say something. Throws when they do not sum to zero: such an entry is never booked. */
 export function entry(postings: readonly Posting[]): Posting[] {
@@ -40,7 +40,7 @@ export function entry(postings: readonly Posting[]): Posting[] {
 export function balances(postings: readonly Posting[]): Partial<Record<Account, Money>> {
   const found: Partial<Record<Account, Money>> = {};
   for (const account of ACCOUNTS) {
-    const amount = sum(postings.filter((one) => one.account === account).map((one) => one.amount));
+    const amount = sumOf(postings.filter((one) => one.account === account).map((one) => one.amount));
     if (amount !== NOTHING) found[account] = amount;
   }
   return found;

@@ -1,6 +1,5 @@
 /** What a piece came to, against what was quoted: material with what was spoiled, and minutes. Source: handbook, prices. */
 import { wantedOf } from '../cutting/demand';
-import { costOf } from '../pricing/margin';
 import { areaIn, UNIT_OF } from '../pricing/charge';
 import type { StepKey } from '../route/steps';
 import { size } from '../units/length';
@@ -68,7 +67,7 @@ export function afterwards(
   );
   const lost = spoiled.map((one) => ({ ...one, cost: costs.get(one.part) ?? NOTHING }));
   const lines = worked.price?.lines ?? [];
-  const quoted = sum(lines.flatMap((line) => (line.taxGroup === 'labour' ? [] : (costOf(line) ?? NOTHING))));
+  const quoted = sum(lines.flatMap((line) => (line.taxGroup === 'labour' ? [] : (line.cost ?? NOTHING))));
   const done = steps.filter((one) => one.done);
   const minutes = {
     quoted: steps.reduce((all, { planned }) => all + planned, 0),

@@ -1,13 +1,12 @@
 /** What a cancelled order keeps: material that was cut, at its cost, and minutes that were worked. Source: handbook, money. */
-import { costOf } from '../pricing/margin';
-import type { PriceLine } from '../pricing/price-line';
+import type { LineCode, PriceLine } from '../pricing/price-line';
 import type { StepKey } from '../route/steps';
 import { type Money, moneyFrom, sum } from '../units/money';
 import { mul, mustDecimal, rational } from '../units/rational';
 
 export interface Kept {
-  /** Of a line of the price, or `labour`. */
-  readonly of: string;
+  /** Of a line of the price, or of the minutes worked. */
+  readonly of: LineCode;
   readonly amount: Money;
   /** As text: `7.25 ft`, `12 min`. */
   readonly quantity: string;
@@ -19,7 +18,7 @@ export interface Worked {
   readonly minutes: number;
 }
 
-const CUT_AT: Readonly<Record<string, StepKey>> = {
+const CUT_AT: Readonly<Partial<Record<LineCode, StepKey>>> = {
   moulding: 'cut-legs',
   liner: 'cut-legs',
   fillet: 'cut-legs',
@@ -35,14 +34,14 @@ const CUT_AT: Readonly<Record<string, StepKey>> = {
 export function proposedKept(pieces: readonly Worked[], perHour: string): Kept[] {
   return pieces.flatMap(({ lines, done, minutes }) => [
     ...lines.flatMap((line) => {
-      const step = CUT_AT[line.key];
-      const cost = step !== undefined && done.includes(step) ? costOf(line) : undefined;
-      return cost === undefined || cost === 0 ? [] : [{ of: line.key, amount: cost, quantity: line.quantity }];
+      const step = CUT_AT[line.code];
+      const cost = step !== undefined && done.includes(step) ? line.cost : undefined;
+      return cost === undefined || cost === 0 ? [] : [{ of: line.code, amount: cost, quantity: line.quantity }];
     }),
     ...(minutes > 0
       ? [
           {
-            of: 'labour',
+            of: 'labour' as const,
             amount: moneyFrom(mul(rational(minutes, 60), mustDecimal(perHour))),
             quantity: `${minutes} min`,
           },

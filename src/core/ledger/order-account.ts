@@ -3,7 +3,7 @@
  * of one balanced entry. Source: handbook, money.
  */
 import { type Outcome, bad, good, issue } from '../issue';
-import { type Money, NOTHING, money, spread, sum } from '../units/money';
+import { type Money, NOTHING, spread, sumOf, summed } from '../units/money';
 import { mul, rational, roundHalfUp } from '../units/rational';
 import { type Means, type Posting, credit, debit, entry } from './accounts';
 import { type Sale, taxOf } from './sale';
@@ -33,39 +33,39 @@ export const newAccount = (sale: Sale): OrderAccount => ({
   returned: NOTHING,
 });
 
-const least = (...amounts: Money[]): Money => money(Math.min(...amounts));
+const least = (...amounts: Money[]): Money => summed(Math.min(...amounts));
 /** `amount` × `part` ÷ `whole`, half up. */
 const share = (amount: Money, part: Money, whole: Money): Money =>
-  whole === 0 ? NOTHING : money(Number(roundHalfUp(mul(rational(amount), rational(part, whole)))));
+  whole === 0 ? NOTHING : summed(Number(roundHalfUp(mul(rational(amount), rational(part, whole)))));
 
 /** What is held before the sale, and the tax of it that went on already. */
-export const heldOf = ({ deposits, taxBooked }: OrderAccount): Money => money(deposits + sum(Object.values(taxBooked)));
+export const heldOf = ({ deposits, taxBooked }: OrderAccount): Money => summed(deposits + sumOf(Object.values(taxBooked)));
 
 /** What is still to come: of what is ordered, or of what was handed over. */
 export const owed = (account: OrderAccount): Money =>
-  account.handed ? account.receivable : money(Math.max(0, account.sale.total - heldOf(account)));
+  account.handed ? account.receivable : summed(Math.max(0, account.sale.total - heldOf(account)));
 /** What came beyond the total: it goes back before anything else. */
 export const beyond = (account: OrderAccount): Money =>
-  account.handed ? account.deposits : money(Math.max(0, heldOf(account) - account.sale.total));
+  account.handed ? account.deposits : summed(Math.max(0, heldOf(account) - account.sale.total));
 
 /** The account after an entry of this order. */
 export function after(account: OrderAccount, postings: readonly Posting[], handed = account.handed): OrderAccount {
   const on = (name: Posting['account']) =>
-    sum(postings.filter((one) => one.account === name).map(({ amount }) => amount));
+    sumOf(postings.filter((one) => one.account === name).map(({ amount }) => amount));
   const received = { ...account.received };
-  for (const means of Object.keys(received) as Means[]) received[means] = money(received[means] + on(means));
+  for (const means of Object.keys(received) as Means[]) received[means] = summed(received[means] + on(means));
   const taxBooked: Record<string, Money> = { ...account.taxBooked };
   for (const { account: name, rate, amount } of postings)
-    if (name === 'tax' && rate !== undefined) taxBooked[rate] = money((taxBooked[rate] ?? NOTHING) - amount);
-  const held = money(account.deposits - on('deposits'));
+    if (name === 'tax' && rate !== undefined) taxBooked[rate] = summed((taxBooked[rate] ?? NOTHING) - amount);
+  const held = summed(account.deposits - on('deposits'));
   return {
     ...account,
     handed,
     deposits: held,
-    receivable: money(account.receivable + on('receivable')),
+    receivable: summed(account.receivable + on('receivable')),
     received,
     taxBooked,
-    returned: money(account.returned + on('returns') + (account.handed ? on('tax') : 0)),
+    returned: summed(account.returned + on('returns') + (account.handed ? on('tax') : 0)),
   };
 }
 
@@ -81,7 +81,7 @@ const overRates = ({ tax }: Sale, amount: Money): { rate: string; amount: Money 
 /** Money comes: held until the order is handed over, then against what is owed; what is too much is held. */
 export function received(account: OrderAccount, means: Means, amount: Money): Posting[] {
   const owing = account.handed ? least(amount, account.receivable) : NOTHING;
-  return entry([debit(means, amount), credit('receivable', owing), credit('deposits', money(amount - owing))]);
+  return entry([debit(means, amount), credit('receivable', owing), credit('deposits', summed(amount - owing))]);
 }
 
 /**
@@ -91,14 +91,14 @@ export function received(account: OrderAccount, means: Means, amount: Money): Po
 export function taxInPayment(account: OrderAccount, amount: Money): Posting[] {
   const { sale, deposits, taxBooked } = account;
   if (account.handed) return [];
-  const so = sum(Object.values(taxBooked));
+  const so = sumOf(Object.values(taxBooked));
   // What is held is less the tax that went on already.
-  const paid = money(deposits + so);
-  const whole = least(money(paid + amount), sale.total);
+  const paid = summed(deposits + so);
+  const whole = least(summed(paid + amount), sale.total);
   const due =
     whole === sale.total
-      ? money(taxOf(sale) - so)
-      : share(least(amount, money(sale.total - paid)), taxOf(sale), sale.total);
+      ? summed(taxOf(sale) - so)
+      : share(least(amount, summed(sale.total - paid)), taxOf(sale), sale.total);
   if (due <= 0) return [];
   return entry([
     debit('deposits', due),
@@ -108,22 +108,22 @@ export function taxInPayment(account: OrderAccount, amount: Money): Posting[] {
 
 /** Tax that was owed since a payment, and is not any more when some of it goes back. */
 function taxGivenBack({ sale, deposits, taxBooked }: OrderAccount, amount: Money): Posting[] {
-  const so = sum(Object.values(taxBooked));
+  const so = sumOf(Object.values(taxBooked));
   if (so === NOTHING) return [];
-  const left = money(deposits + so - amount);
+  const left = summed(deposits + so - amount);
   const due = left >= sale.total ? taxOf(sale) : share(left, taxOf(sale), sale.total);
-  return overRates(sale, money(so - due)).map(({ rate, amount: part }) => debit('tax', part, { rate }));
+  return overRates(sale, summed(so - due)).map(({ rate, amount: part }) => debit('tax', part, { rate }));
 }
 
 /** The sale: what is held becomes sales and tax, the rest is owed. */
 export function handedOver(account: OrderAccount): Posting[] {
   const { sale, deposits, taxBooked } = account;
-  const rest = sale.tax.map(({ rate, amount }) => ({ rate, amount: money(amount - (taxBooked[rate] ?? NOTHING)) }));
-  const whole = sum([...sale.net, ...rest].map(({ amount }) => amount));
+  const rest = sale.tax.map(({ rate, amount }) => ({ rate, amount: summed(amount - (taxBooked[rate] ?? NOTHING)) }));
+  const whole = sumOf([...sale.net, ...rest].map(({ amount }) => amount));
   const held = least(deposits, whole);
   return entry([
     debit('deposits', held),
-    debit('receivable', money(whole - held)),
+    debit('receivable', summed(whole - held)),
     ...sale.net.map(({ group, amount }) => credit('sales', amount, { group })),
     ...rest.map(({ rate, amount }) => credit('tax', amount, { rate })),
   ]);
@@ -136,25 +136,25 @@ export function handedOver(account: OrderAccount): Posting[] {
  */
 export function refunded(account: OrderAccount, means: Means, amount: Money): Outcome<Posting[]> {
   const { sale, handed } = account;
-  const paid = sum(Object.values(account.received));
+  const paid = sumOf(Object.values(account.received));
   const spare = beyond(account);
   const first = handed ? least(amount, spare) : amount;
   const taxBack = handed ? [] : taxGivenBack(account, amount);
-  const back = money(amount - first);
+  const back = summed(amount - first);
   const lowers = least(back, account.receivable);
-  const out = money(amount - lowers);
-  const most = handed ? paid : money(Math.min(paid, heldOf(account)));
+  const out = summed(amount - lowers);
+  const most = handed ? paid : summed(Math.min(paid, heldOf(account)));
   if (out > most) return bad(issue('refund-above-paid', { amount: out, paid: most }, 'amount'));
-  const left = money(sale.total - account.returned);
+  const left = summed(sale.total - account.returned);
   if (back > left) return bad(issue('refund-above-paid', { amount: back, paid: left }, 'amount'));
   const tax = share(back, taxOf(sale), sale.total);
   const nets = spread(
-    money(back - tax),
+    summed(back - tax),
     sale.net.map((one) => one.amount),
   );
   return good(
     entry([
-      debit('deposits', money(first - sum(taxBack.map((one) => one.amount)))),
+      debit('deposits', summed(first - sumOf(taxBack.map((one) => one.amount)))),
       ...taxBack,
       ...(back > 0
         ? [
@@ -174,11 +174,11 @@ export function refunded(account: OrderAccount, means: Means, amount: Money): Ou
  */
 export function kept(account: OrderAccount, amount: Money): Posting[] {
   const { sale, taxBooked, deposits } = account;
-  const taxed = sum(Object.values(taxBooked)) > 0;
+  const taxed = sumOf(Object.values(taxBooked)) > 0;
   const tax = taxed ? NOTHING : share(amount, taxOf(sale), sale.total);
   return entry([
     debit('deposits', taxed ? deposits : amount),
-    credit('sales', taxed ? deposits : money(amount - tax), { group: 'kept' }),
+    credit('sales', taxed ? deposits : summed(amount - tax), { group: 'kept' }),
     ...overRates(sale, tax).map(({ rate, amount: part }) => credit('tax', part, { rate })),
   ]);
 }

@@ -3,13 +3,13 @@
  * what remains of the sale; the last part takes the remaining cents. Source: handbook, money.
  */
 import { type Outcome, bad, good, issue } from '../issue';
-import { type Money, NOTHING, money, sum } from '../units/money';
+import { type Money, NOTHING, sumOf, summed } from '../units/money';
 import { type Posting, credit, debit, entry } from './accounts';
 import type { OrderAccount } from './order-account';
 import type { Sale } from './sale';
 
-const least = (a: Money, b: Money): Money => money(Math.min(a, b));
-const of = (list: readonly { readonly amount: Money }[]) => sum(list.map(({ amount }) => amount));
+const least = (a: Money, b: Money): Money => summed(Math.min(a, b));
+const of = (list: readonly { readonly amount: Money }[]) => sumOf(list.map(({ amount }) => amount));
 
 /** What the part sells, never more than is left of the order. */
 export function partOf(left: Sale, part: Sale): Sale {
@@ -21,7 +21,7 @@ export function partOf(left: Sale, part: Sale): Sale {
     rate,
     amount: least(amount, left.tax.find((one) => one.rate === rate)?.amount ?? NOTHING),
   }));
-  return { total: money(of(net) + of(tax)), net, tax };
+  return { total: summed(of(net) + of(tax)), net, tax };
 }
 
 /**
@@ -31,7 +31,7 @@ export function partOf(left: Sale, part: Sale): Sale {
 export function partHandedOver({ sale, deposits, taxBooked }: OrderAccount, given: Sale): Outcome<Posting[]> {
   const part = partOf(sale, given);
   const before = part.tax.map(({ rate, amount }) => ({ rate, amount: least(amount, taxBooked[rate] ?? NOTHING) }));
-  const due = money(part.total - of(before));
+  const due = summed(part.total - of(before));
   if (due > deposits) return bad(issue('part-not-paid', { part: part.total, missing: due - deposits }));
   return good(
     entry([
@@ -48,20 +48,20 @@ export function afterPart(account: OrderAccount, postings: readonly Posting[]): 
   const on = (name: Posting['account']) => postings.filter((one) => one.account === name);
   const net = account.sale.net.map(({ group, amount }) => ({
     group,
-    amount: money(amount + of(on('sales').filter((one) => one.group === group))),
+    amount: summed(amount + of(on('sales').filter((one) => one.group === group))),
   }));
   const taxes = on('tax');
   const tax = account.sale.tax.map(({ rate, amount }) => ({
     rate,
-    amount: money(amount + of(taxes.filter((one) => one.rate === rate && one.amount < 0))),
+    amount: summed(amount + of(taxes.filter((one) => one.rate === rate && one.amount < 0))),
   }));
   const taxBooked: Record<string, Money> = { ...account.taxBooked };
   for (const { rate, amount } of taxes)
-    if (rate !== undefined && amount > 0) taxBooked[rate] = money((taxBooked[rate] ?? NOTHING) - amount);
+    if (rate !== undefined && amount > 0) taxBooked[rate] = summed((taxBooked[rate] ?? NOTHING) - amount);
   return {
     ...account,
-    sale: { total: money(of(net) + of(tax)), net, tax },
-    deposits: money(account.deposits - of(on('deposits'))),
+    sale: { total: summed(of(net) + of(tax)), net, tax },
+    deposits: summed(account.deposits - of(on('deposits'))),
     taxBooked,
   };
 }

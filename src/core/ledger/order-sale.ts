@@ -1,14 +1,14 @@
 /** What an agreed order sells: each piece's price over the groups of sales. Source: handbook, money, first table. */
 import { type PriceBook, TAX_GROUPS, type TaxGroup } from '../pricing/book';
 import type { OrderPrice } from '../pricing/order-price';
-import type { PiecePrice, PriceLine } from '../pricing/price-line';
-import { NOTHING, spread, sum } from '../units/money';
+import type { LineCode, PiecePrice, PriceLine } from '../pricing/price-line';
+import { NOTHING, spread, sumOf } from '../units/money';
 import { type Sale, type Sold, saleOf } from './sale';
 
 export const SALES_GROUPS = ['frames', 'mats', 'glazing', 'goods', 'labour', 'delivery'] as const;
 export type SalesGroup = (typeof SALES_GROUPS)[number];
 
-const OF_LINE: Readonly<Record<string, SalesGroup>> = {
+const OF_LINE: Readonly<Partial<Record<LineCode, SalesGroup>>> = {
   moulding: 'frames',
   'ready-made': 'frames',
   liner: 'frames',
@@ -20,8 +20,8 @@ const OF_LINE: Readonly<Record<string, SalesGroup>> = {
   shapes: 'mats',
   glazing: 'glazing',
 };
-const groupOf = ({ key, taxGroup }: PriceLine): SalesGroup =>
-  taxGroup === 'goods' ? (OF_LINE[key] ?? 'goods') : taxGroup;
+const groupOf = ({ code, taxGroup }: PriceLine): SalesGroup =>
+  taxGroup === 'goods' ? (OF_LINE[code] ?? 'goods') : taxGroup;
 
 /** A piece's price by groups: breaks, rush and endings go over the lines of their tax group by largest remainder. */
 export function soldIn(
@@ -31,7 +31,7 @@ export function soldIn(
   return TAX_GROUPS.flatMap((tax) => {
     const groups = SALES_GROUPS.map((group) => ({
       group,
-      amount: sum(lines.filter((line) => line.taxGroup === tax && groupOf(line) === group).map((line) => line.amount)),
+      amount: sumOf(lines.filter((line) => line.taxGroup === tax && groupOf(line) === group).map((line) => line.amount)),
     })).filter(({ amount }) => amount !== 0);
     const named = groups.length > 0 ? groups : [{ group: tax, amount: NOTHING }];
     const parts = spread(

@@ -1,6 +1,6 @@
 /** What an order is when it is sold: net by group, tax by rate. Groups of one rate are added and taxed once, half up. Source: handbook, money; prices. */
 import { taxOn } from '../pricing/order-price';
-import { type Money, money, spread, sum } from '../units/money';
+import { type Money, spread, sumOf, summed } from '../units/money';
 import { mustDecimal, toDecimal } from '../units/rational';
 
 /** What is shown for a group of what is sold, and its rate in percent. */
@@ -24,7 +24,7 @@ export function saleOf(lines: readonly Sold[], mode: 'exclusive' | 'inclusive'):
   const byGroup = new Map<string, { group: string; amount: Money; rate: string }>();
   for (const { group, amount, percent } of lines) {
     const before = byGroup.get(group)?.amount ?? 0;
-    byGroup.set(group, { group, amount: money(before + amount), rate: rateOf(percent) });
+    byGroup.set(group, { group, amount: summed(before + amount), rate: rateOf(percent) });
   }
   const sold = [...byGroup.values()];
   const tax = taxOn(
@@ -34,16 +34,16 @@ export function saleOf(lines: readonly Sold[], mode: 'exclusive' | 'inclusive'):
   const net = tax.flatMap(({ percent, on, amount }) => {
     const groups = sold.filter(({ rate }) => rate === percent);
     const parts = spread(
-      mode === 'inclusive' ? money(on - amount) : on,
+      mode === 'inclusive' ? summed(on - amount) : on,
       groups.map((one) => one.amount),
     );
     return groups.map(({ group }, index) => ({ group, amount: parts[index]! }));
   });
   const taxes = tax.map(({ percent, amount }) => ({ rate: percent, amount })).filter(({ amount }) => amount !== 0);
   return {
-    total: sum([...net, ...taxes].map(({ amount }) => amount)),
+    total: sumOf([...net, ...taxes].map(({ amount }) => amount)),
     net: net.filter(({ amount }) => amount !== 0),
     tax: taxes,
   };
 }
-export const taxOf = ({ tax }: Sale): Money => sum(tax.map(({ amount }) => amount));
+export const taxOf = ({ tax }: Sale): Money => sumOf(tax.map(({ amount }) => amount));

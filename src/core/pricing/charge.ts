@@ -1,7 +1,7 @@
 /** One charge: a quantity at its cost and markup, or by a chart, with how it came about. */
 import { type Length, type Size, UNITS_PER_INCH, UNITS_PER_MM } from '../units/length';
 import { type Money, money, moneyFrom, toMajor } from '../units/money';
-import { type Rational, ceil, compare, div, mul, mustDecimal, rational, sub, toDecimal } from '../units/rational';
+import { type Rational, add, ceil, compare, div, mul, mustDecimal, rational, sub, toDecimal } from '../units/rational';
 import { type Quantity, type Working, ofMoney, ofNumber } from '../working';
 import type { Chart, GroupRule } from './book';
 
@@ -56,7 +56,7 @@ export function charge(
   cost: string,
   rule: Pick<GroupRule, 'markup' | 'minimum'>,
   factor?: string,
-): { amount: Money; shown: string; working: Working } {
+): Made {
   const rate = mul(mustDecimal(cost), mustDecimal(rule.markup));
   const exact = moneyFrom(mul(quantity, factor === undefined ? rate : mul(rate, mustDecimal(factor))));
   const least = rule.minimum !== undefined && exact < rule.minimum;
@@ -70,6 +70,7 @@ export function charge(
   return {
     amount,
     shown: `${shortened(figure)} ${of}`,
+    cost: mul(quantity, mustDecimal(cost)),
     working: least
       ? { label, formula: 'minimum charge', inputs: { 'minimum charge': ofMoney(amount) }, value: ofMoney(amount) }
       : {
@@ -81,7 +82,18 @@ export function charge(
   };
 }
 
-export type Made = { readonly amount: Money; readonly shown: string; readonly working: Working };
+export interface Made {
+  readonly amount: Money;
+  readonly shown: string;
+  readonly working: Working;
+  /** Quantity × cost, before rounding, in major units; nothing where the price is no multiple of a cost. */
+  readonly cost?: Rational;
+}
+/** What charges cost together, rounded once; nothing where one of them is not known. */
+export function costOfAll(made: readonly Made[]): { readonly cost?: Money } {
+  const costs = made.flatMap(({ cost }) => (cost === undefined ? [] : [cost]));
+  return costs.length === 0 || costs.length < made.length ? {} : { cost: moneyFrom(costs.reduce(add)) };
+}
 export const fixedLine = (label: string, amount: Money): Working => ({
   label,
   formula: 'charge',

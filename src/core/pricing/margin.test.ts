@@ -1,24 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { type Money, money } from '../units/money';
-import { ofMoney, ofNumber } from '../working';
-import { costOf, marginOf } from './margin';
-import type { PriceLine } from './price-line';
+import { mustDecimal } from '../units/rational';
+import { exampleDesign, shop } from '../../../tests/shop';
+import type { Design } from '../design/design';
+import { workOut } from '../work-out';
+import { charge, costOfAll, fixedLine } from './charge';
+import { marginOf } from './margin';
+import type { LineCode, PriceLine } from './price-line';
 
-const line = (
-  key: string,
-  amount: number,
-  parts: readonly (readonly [quantity: string, cost: string])[],
-): PriceLine => ({
-  key,
+const line = (code: LineCode, amount: number, cost?: number): PriceLine => ({
+  code,
+  key: code,
   quantity: '',
   amount: money(amount),
-  taxGroup: key === 'labour' ? 'labour' : 'goods',
-  workings: parts.map(([quantity, cost]) => ({
-    label: key,
-    formula: 'quantity × cost × markup',
-    inputs: { quantity: ofNumber(quantity), cost: ofNumber(cost), markup: ofNumber('3') },
-    value: ofMoney(money(amount)),
-  })),
+  ...(cost === undefined ? {} : { cost: money(cost) }),
+  taxGroup: code === 'labour' ? 'labour' : 'goods',
+  workings: [],
 });
 const order = (total: number, net: number, taxMode: 'exclusive' | 'inclusive' = 'exclusive') => ({
   total: money(total),
@@ -27,6 +24,11 @@ const order = (total: number, net: number, taxMode: 'exclusive' | 'inclusive' = 
 });
 
 describe('cost', () => {
+  const made = (quantity: string, cost: string, minimum?: number) =>
+    charge('x', { quantity: mustDecimal(quantity), figure: quantity, of: 'sq ft' }, cost, {
+      markup: '3',
+      ...(minimum === undefined ? {} : { minimum: money(minimum) }),
+    });
   it.each([
     [[['7.25', '4.20']], 3045],
     // 2.41363 × 1.10 = 2.654993; twice, rounded once: 5.309986.
@@ -40,20 +42,39 @@ describe('cost', () => {
     [[['1', '0.005']], 1],
     [[['1', '0.0049']], 0],
     [[], undefined],
-  ] as const)('of %j is %s', (parts, cost) => expect(costOf(line('mats', 100, parts))).toBe(cost));
+  ] as const)('of %j is %s', (parts, cost) =>
+    expect(costOfAll(parts.map(([quantity, each]) => made(quantity, each))).cost).toBe(cost),
+  );
 
-  it('is not known of what is charged by a chart or at a price', () => {
-    const kit = {
-      ...line('hardware', 600, []),
-      workings: [{ label: '', formula: 'charge', inputs: { charge: ofMoney(money(600)) }, value: ofMoney(money(600)) }],
+  it('is of the quantity, not of the least that is charged', () => {
+    const small = made('0.1', '2.00', 500);
+    expect([small.amount, costOfAll([small]).cost]).toEqual([500, 20]);
+  });
+
+  it('is not known where one charge of several is a price without a cost', () => {
+    const fixed = { amount: money(600), shown: '', working: fixedLine('kit', money(600)) };
+    expect(costOfAll([fixed])).toEqual({});
+    expect(costOfAll([made('1', '1'), fixed])).toEqual({});
+  });
+
+  it('is the same however the workings are worded, and stays when the price is set by hand', () => {
+    const priceOf = (overrides?: Design['overrides']) => {
+      const worked = workOut(exampleDesign({ overrides }), shop());
+      if (!worked.ok) throw new Error('cannot be built');
+      return worked.value.price!;
     };
-    expect(costOf(kit)).toBeUndefined();
+    const sales = { net: money(0), total: money(0), taxMode: 'exclusive' } as const;
+    const ruled = priceOf();
+    const reworded = ruled.lines.map((one) => ({ ...one, workings: [] }));
+    expect(marginOf([{ ...ruled, lines: reworded }], sales).cost).toBe(marginOf([ruled], sales).cost);
+    const byHand = priceOf([{ key: 'moulding', amount: 5000, reason: 'old stock' }]);
+    expect(byHand.lines[0]).toMatchObject({ code: 'moulding', amount: 5000, rule: 9135, cost: 3045 });
   });
 });
 
 describe('margin', () => {
   const piece = (price: number, lines: PriceLine[]) => ({ price: money(price), lines });
-  const lines = [line('moulding', 9135, [['7.25', '4.20']]), line('labour', 4400, []), line('hardware', 600, [])];
+  const lines = [line('moulding', 9135, 3045), line('labour', 4400), line('hardware', 600)];
 
   it('is what is left of the price after material, minutes and what has no cost', () => {
     const found = marginOf([piece(14_200, lines)], order(15_336, 14_200));
@@ -67,7 +88,7 @@ describe('margin', () => {
   });
 
   it('takes out the tax that is contained, and adds pieces', () => {
-    const one = piece(12_000, [line('moulding', 12_000, [['10', '4']])]);
+    const one = piece(12_000, [line('moulding', 12_000, 4000)]);
     expect(marginOf([one], order(12_000, 10_000, 'inclusive'))).toMatchObject({
       net: 10_000,
       margin: 6000,
@@ -81,7 +102,7 @@ describe('margin', () => {
   });
 
   it('can be below zero, and is nothing of what is given away', () => {
-    expect(marginOf([piece(3000, [line('moulding', 9135, [['7.25', '4.20']])])], order(3000, 3000))).toMatchObject({
+    expect(marginOf([piece(3000, [line('moulding', 9135, 3045)])], order(3000, 3000))).toMatchObject({
       margin: -45,
       tenths: -15,
     });

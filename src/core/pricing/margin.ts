@@ -1,25 +1,10 @@
 /** What a piece leaves the shop after its material and its minutes. For staff only. Source: handbook, prices; owner. */
-import { type Money, money, moneyFrom, sum } from '../units/money';
-import { add, mul, mustDecimal, rational, roundHalfUp } from '../units/rational';
-import { BY_HAND } from './override';
+import { type Money, money, sum } from '../units/money';
+import { mul, rational, roundHalfUp } from '../units/rational';
 import type { OrderPrice } from './order-price';
 import type { PiecePrice, PriceLine } from './price-line';
 
-/** What the material of a line costs the shop; undefined where its working knows no cost. One rounding, half up. */
-export function costOf({ workings }: Pick<PriceLine, 'workings'>): Money | undefined {
-  let total = rational(0);
-  // A price by hand is no cost; what the line is made of stays before it.
-  for (const { inputs, formula } of workings) {
-    if (formula === BY_HAND) continue;
-    const { quantity, cost } = inputs;
-    if (quantity?.kind !== 'number' || cost?.kind !== 'number') return undefined;
-    total = add(total, mul(mustDecimal(quantity.value), mustDecimal(cost.value)));
-  }
-  return workings.length === 0 ? undefined : moneyFrom(total);
-}
-
-export interface LineMargin {
-  readonly key: string;
+export interface LineMargin extends Pick<PriceLine, 'code' | 'key' | 'name'> {
   readonly price: Money;
   /** Minutes at the hour rate are their own cost; undefined where no cost is known. */
   readonly cost: Money | undefined;
@@ -50,9 +35,11 @@ export function marginOf(
 ): Margin {
   const lines = pieces.flatMap((piece) =>
     piece.lines.map((line): LineMargin => ({
+      code: line.code,
       key: line.key,
+      ...(line.name === undefined ? {} : { name: line.name }),
       price: line.amount,
-      cost: costOf(line) ?? (line.taxGroup === 'labour' ? line.amount : undefined),
+      cost: line.cost ?? (line.taxGroup === 'labour' ? line.amount : undefined),
     })),
   );
   const cost = sum(lines.map((line) => line.cost ?? line.price));

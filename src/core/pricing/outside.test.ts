@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { exampleDesign, shop } from '../../../tests/shop';
 import { money } from '../units/money';
 import { workOut } from '../work-out';
-import { costOf } from './margin';
 import { atMargin } from './outside';
 
 describe('outside work', () => {
@@ -34,7 +33,7 @@ describe('outside work', () => {
     const worked = workOut(exampleDesign({ extras }), shop());
     if (!worked.ok) throw new Error('cannot be built');
     const line = (key: string) => worked.value.price!.lines.find((one) => one.key === key)!;
-    expect([line('Retouching').amount, costOf(line('Retouching'))]).toEqual([10_000, 6000]);
-    expect(costOf(line('Brass plate'))).toBeUndefined();
+    expect([line('Retouching').amount, line('Retouching').cost]).toEqual([10_000, 6000]);
+    expect(line('Brass plate').cost).toBeUndefined();
   });
 });

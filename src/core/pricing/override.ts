@@ -4,7 +4,7 @@ import { ofMoney } from '../working';
 import type { PriceLine } from './price-line';
 
 /** The formula of a price that no rule gave. */
-export const BY_HAND = 'by hand instead of rule';
+const BY_HAND = 'by hand instead of rule';
 
 export interface Override {
   /** The line's key. */

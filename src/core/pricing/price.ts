@@ -20,6 +20,7 @@ import {
   areaIn,
   byChart,
   charge,
+  costOfAll,
   fitOnSheet,
   fixedLine,
   outsideLine,
@@ -29,7 +30,7 @@ import {
   UNIT_OF,
 } from './charge';
 import { overriding } from './override';
-import type { PiecePrice, PriceLine } from './price-line';
+import { type LineCode, type PiecePrice, type PriceLine, extraKeys } from './price-line';
 
 const ruled = (rule: GroupRule, item: ItemRule | undefined): GroupRule => (item ? { ...rule, ...item } : rule);
 
@@ -40,18 +41,30 @@ interface Pricing {
   readonly areas: Map<string, Charged>;
 }
 
-function frameLine({ book }: Pricing, key: string, frame: Sizes['frames'][number]): PriceLine | undefined {
+/** A line of goods under its code, of one charge or of several. */
+const goods = (code: Exclude<LineCode, 'extra'>, quantity: string, made: readonly Made[]): PriceLine => ({
+  code,
+  key: code,
+  quantity,
+  amount: sum(made.map((charge) => charge.amount)),
+  taxGroup: 'goods',
+  ...costOfAll(made),
+  workings: made.map((charge) => charge.working),
+});
+
+type FrameCode = 'moulding' | 'liner' | 'fillet';
+function frameLine({ book }: Pricing, code: FrameCode, frame: Sizes['frames'][number]): PriceLine | undefined {
   const { moulding, lengthCharged } = frame;
   const rule = ruled(book.groups.moulding, moulding.price);
   if (rule.school === 'chart' && rule.chart) {
     const made = byChart(moulding.name, rule.chart, lengthCharged);
-    return made && { key, quantity: made.shown, amount: made.amount, taxGroup: 'goods', workings: [made.working] };
+    return made && goods(code, made.shown, [made]);
   }
   if (!moulding.cost) return undefined;
   const { amount: cost, per } = moulding.cost;
   const sold = soldLength(lengthCharged, per, book.sellingStep[per]);
-  const { amount, working } = charge('moulding', { quantity: sold, figure: toDecimal(sold, 5), of: per }, cost, rule);
-  return { key, quantity: `${toDecimal(sold, 4)} ${per}`, amount, taxGroup: 'goods', workings: [working] };
+  const made = charge('moulding', { quantity: sold, figure: toDecimal(sold, 5), of: per }, cost, rule);
+  return goods(code, `${toDecimal(sold, 4)} ${per}`, [made]);
 }
 
 /** Two pairs of metal sections, each as long as it is stocked; with the corner sets of one frame (R75). */
@@ -69,24 +82,8 @@ function pairsLines({ book }: Pricing, { moulding }: Sizes['frames'][number], pa
   if (priced.length < pairs.length) return [];
   const sets = book.cornerSets;
   return [
-    {
-      key: 'moulding',
-      quantity: '2 ×',
-      amount: sum(priced.map((one) => one.amount)),
-      taxGroup: 'goods',
-      workings: priced.map((one) => one.working),
-    },
-    ...(sets
-      ? [
-          {
-            key: 'corners',
-            quantity: '4 ×',
-            amount: sets,
-            taxGroup: 'goods',
-            workings: [fixedLine('corners', sets)],
-          } as const,
-        ]
-      : []),
+    goods('moulding', '2 ×', priced),
+    ...(sets ? [goods('corners', '4 ×', [{ amount: sets, shown: '', working: fixedLine('corners', sets) }])] : []),
   ];
 }
 
@@ -120,46 +117,30 @@ function layerCharge(pricing: Pricing, layer: Layer, rule: GroupRule): Made | un
   return charge(sheet.name, chargedArea(pricing, size, per, mine.minimumArea), cost, mine, factor);
 }
 
-function layersLine(pricing: Pricing, key: string, group: Group, layers: readonly Layer[]): PriceLine | undefined {
+type LayerCode = 'mats' | 'glazing' | 'backing' | 'filler' | 'sides';
+function layersLine(pricing: Pricing, code: LayerCode, group: Group, layers: readonly Layer[]): PriceLine | undefined {
   const rule = pricing.book.groups[group];
   const charged = layers.flatMap((layer) => layerCharge(pricing, layer, rule) ?? []);
   if (charged.length === 0) return undefined;
   const count = charged.length > 1 ? `${charged.length} × ` : '';
-  return {
-    key,
-    quantity: `${count}${charged[0]!.shown}`,
-    amount: sum(charged.map((one) => one.amount)),
-    taxGroup: 'goods',
-    workings: charged.map((one) => one.working),
-  };
+  return goods(code, `${count}${charged[0]!.shown}`, charged);
 }
 
 function labourLine(minutes: number, book: PriceBook): PriceLine {
   const amount = moneyFrom(mul(rational(minutes, 60), mustDecimal(book.labourPerHour)));
   const inputs = { minutes: ofNumber(minutes, 'min'), 'rate an hour': ofNumber(book.labourPerHour) };
   const working = { label: 'labour', formula: 'minutes × rate an hour ÷ 60', inputs, value: ofMoney(amount) };
-  return { key: 'labour', quantity: `${minutes} min`, amount, taxGroup: 'labour', workings: [working] };
+  return { code: 'labour', key: 'labour', quantity: `${minutes} min`, amount, taxGroup: 'labour', workings: [working] };
 }
 
-const counted = (key: string, count: number, each: Money | undefined): PriceLine[] =>
-  each && count > 0
-    ? [
-        {
-          key,
-          quantity: `${count} ×`,
-          amount: money(each * count),
-          taxGroup: 'goods',
-          workings: [
-            {
-              label: key,
-              formula: 'count × each',
-              inputs: { count: ofNumber(count), each: ofMoney(each) },
-              value: ofMoney(money(each * count)),
-            },
-          ],
-        },
-      ]
-    : [];
+type CountedCode = 'ready-made' | 'windows' | 'shapes' | 'plates';
+function counted(code: CountedCode, count: number, each: Money | undefined): PriceLine[] {
+  if (!each || count <= 0) return [];
+  const amount = money(each * count);
+  const inputs = { count: ofNumber(count), each: ofMoney(each) };
+  const working = { label: code, formula: 'count × each', inputs, value: ofMoney(amount) };
+  return [goods(code, `${count} ×`, [{ amount, shown: '', working }])];
+}
 
 /** Bars made for a canvas, crossbars among them, by their length. */
 function barsLine({ book }: Pricing, { loose }: LayUp): PriceLine[] {
@@ -169,8 +150,8 @@ function barsLine({ book }: Pricing, { loose }: LayUp): PriceLine[] {
   const long = bars.reduce((all, bar) => all + (bar.length ?? 0) * bar.count, 0);
   const measured = div(rational(long), UNIT_OF[per]);
   const quantity = { quantity: measured, figure: toDecimal(measured, 5), of: per };
-  const { amount, shown, working } = charge('bars', quantity, price, { markup: '1' });
-  return [{ key: 'bars', quantity: shown, amount, taxGroup: 'goods', workings: [working] }];
+  const made = charge('bars', quantity, price, { markup: '1' });
+  return [goods('bars', made.shown, [made])];
 }
 
 /** Mat board on the sides of a box, by the area of its strips. */
@@ -196,13 +177,21 @@ function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLin
   const rate = book.mounting?.[method];
   if (!rate) return [];
   const measured = div(rational(united), UNIT_OF[rate.per]);
-  const { amount, shown, working } = charge(
-    method,
-    { quantity: measured, figure: toDecimal(measured, 5), of: rate.per },
-    rate.price,
-    { markup: '1' },
-  );
-  return [{ key: 'mounting', quantity: shown, amount, taxGroup: 'goods', workings: [working] }];
+  const made = charge(method, { quantity: measured, figure: toDecimal(measured, 5), of: rate.per }, rate.price, {
+    markup: '1',
+  });
+  return [goods('mounting', made.shown, [made])];
+}
+
+function extraLines(extras: NonNullable<Resolved['design']['extras']>): PriceLine[] {
+  const keys = extraKeys(extras.map(({ name }) => name));
+  return extras.map(({ name, amount: typed, taxGroup = 'goods', outside }, index): PriceLine => {
+    const amount = money(typed);
+    const cost = outside && money(outside.cost);
+    const working = cost === undefined ? fixedLine(name, amount) : outsideLine(name, cost, amount);
+    const known = cost === undefined ? {} : { cost };
+    return { code: 'extra', key: keys[index]!, name, quantity: '', amount, taxGroup, ...known, workings: [working] };
+  });
 }
 
 /** Prices one piece. `minutes` come from its route. */
@@ -232,7 +221,7 @@ export function pricePiece(
           ? counted('ready-made', 1, money(laid.readyMade.price))
           : frame.of === 'frame' && laid.pairs
             ? pairsLines(pricing, frame, laid.pairs)
-            : [frameLine(pricing, frame.of === 'frame' ? 'moulding' : frame.of, frame)],
+            : [frameLine(pricing, frame.of === 'liner' || frame.of === 'fillet' ? frame.of : 'moulding', frame)],
       ),
     layersLine(pricing, 'mats', 'mat', group('mat')),
     layersLine(pricing, 'glazing', 'glazing', group('glazing')),
@@ -245,18 +234,8 @@ export function pricePiece(
     ...barsLine(pricing, laid),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),
-    scope.hung ? { key: 'hardware', quantity: 'kit', amount: book.kit, taxGroup: 'goods', workings: [kit] } : undefined,
-    ...(design.extras ?? []).map((extra): PriceLine => ({
-      key: extra.name,
-      quantity: '',
-      amount: money(extra.amount),
-      taxGroup: extra.taxGroup ?? 'goods',
-      workings: [
-        extra.outside
-          ? outsideLine(extra.name, money(extra.outside.cost), money(extra.amount))
-          : fixedLine(extra.name, money(extra.amount)),
-      ],
-    })),
+    scope.hung ? goods('hardware', 'kit', [{ amount: book.kit, shown: '', working: kit }]) : undefined,
+    ...extraLines(design.extras ?? []),
   ];
   const lines = overriding(
     all.filter((line) => line !== undefined),

@@ -3,11 +3,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Money, money } from '../units/money';
 import { finish } from './finish';
-import { BY_HAND, overriding } from './override';
+import { overriding } from './override';
 import type { PriceLine } from './price-line';
 import { reductionOf } from './reduction';
 
 const line = (key: string, amount: number): PriceLine => ({
+  code: 'extra',
   key,
   quantity: '',
   amount: money(amount),
@@ -21,7 +22,10 @@ describe('a line priced by hand', () => {
   it('has the other price, and the rule’s own stays beside it with how it came about', () => {
     const [moulding, mats] = overriding(LINES, [{ key: 'moulding', amount: money(8000), reason: 'old stock' }]);
     expect(moulding).toMatchObject({ amount: 8000, rule: 9135 });
-    expect(moulding!.workings.at(-1)).toMatchObject({ formula: BY_HAND, value: { kind: 'money', value: 8000 } });
+    expect(moulding!.workings.at(-1)).toMatchObject({
+      formula: 'by hand instead of rule',
+      value: { kind: 'money', value: 8000 },
+    });
     expect(mats).toBe(LINES[1]);
   });
 

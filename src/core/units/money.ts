@@ -21,6 +21,17 @@ export function money(minor: number): Money {
   return (minor === 0 ? 0 : minor) as Money;
 }
 
+/**
+ * What amounts come to together, or what is left of one by another: whole and exact, and not held to the limit of one
+ * amount, so that no booking that was taken makes a drawer, a day or an account unreadable. Throws RangeError otherwise.
+ */
+export function summed(minor: number): Money {
+  if (!Number.isSafeInteger(minor)) throw new RangeError(`not an amount: ${minor}`);
+  return (minor === 0 ? 0 : minor) as Money;
+}
+export const sumOf = (amounts: readonly Money[]): Money =>
+  summed(amounts.reduce<number>((total, amount) => total + amount, 0));
+
 /** What sums of money come to, or the issue that one of them is above the limit. */
 export function withinLimit<T>(work: () => T): Outcome<T> {
   try {
@@ -60,7 +71,7 @@ export const percentOf = (amount: Money, percent: Rational): Money =>
  */
 export function spread(amount: Money, weights: readonly Money[]): Money[] {
   if (weights.length === 0) return [];
-  if (amount < 0) return spread(money(-amount), weights).map((part) => money(-part));
+  if (amount < 0) return spread(summed(-amount), weights).map((part) => summed(-part));
   const whole = weights.reduce<number>((total, weight) => total + weight, 0);
   if (whole === 0) return weights.map((_, index) => (index === 0 ? amount : NOTHING));
   const exact = weights.map((weight) => BigInt(amount) * BigInt(weight));
@@ -70,7 +81,7 @@ export function spread(amount: Money, weights: readonly Money[]): Money[] {
     .sort((a, b) => (a.rest === b.rest ? a.index - b.index : a.rest > b.rest ? -1 : 1));
   const left = amount - parts.reduce((total, part) => total + part, 0);
   for (let k = 0; k < left; k += 1) parts[order[k % order.length]!.index]! += 1;
-  return parts.map(money);
+  return parts.map(summed);
 }
 
 export const ENDINGS = ['none', '.00', '.50', '.95', '.99'] as const;

@@ -1,6 +1,6 @@
 /** The record of what went through the door. */
 import { z } from 'zod';
-import type { Tx } from '../client';
+import type { Queries, Tx } from '../client';
 import { readRow } from './rows';
 
 export interface AuditEntry {
@@ -50,4 +50,16 @@ export const insertAudit = (tx: Tx, commandId: string, at: Date, by: string | nu
       one.before === undefined ? null : JSON.stringify(one.before),
       one.after === undefined ? null : JSON.stringify(one.after),
     ],
+  );
+
+const changerRow = z.object({ id: z.string(), name: z.string() });
+/** Who changed something last; of a kind of which there is one only, without its id. */
+export const lastToChange = async (db: Queries, entity: string, entityId: string | null) =>
+  readRow(
+    changerRow,
+    await db.query(
+      `SELECT s.id, s.name FROM audit a JOIN staff s ON s.id = a.by_id
+        WHERE a.entity = $1 AND ($2::text IS NULL OR a.entity_id = $2) ORDER BY a.id DESC LIMIT 1`,
+      [entity, entityId],
+    ),
   );

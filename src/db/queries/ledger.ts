@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { ACCOUNTS, type Posting } from '@/core/ledger/accounts';
 import type { Sale } from '@/core/ledger/sale';
-import { money } from '@/core/units/money';
+import { summed } from '@/core/units/money';
 import type { Queries, Tx } from '../client';
 import { type By, BY_LINK, named, readRow, readRows } from './rows';
 
@@ -67,7 +67,7 @@ export async function insertEntry(tx: Tx, one: NewEntry, postings: readonly Book
     );
 }
 
-const cents = z.int().transform(money);
+const cents = z.int().transform(summed);
 const postingRow = z.object({
   entry_id: z.string(),
   kind: z.enum(ENTRY_KINDS),
@@ -99,6 +99,25 @@ export const postingsOfTill = async (db: Queries, till: number, above: number, u
     await db.query(
       `${POSTING} WHERE e.till = $1 AND e.number > $2 AND ($3::bigint IS NULL OR e.number <= $3) ORDER BY e.number, p.position`,
       [till, above, upTo],
+    ),
+  );
+
+const movedRow = z.object({
+  id: z.string(),
+  kind: z.enum(ENTRY_KINDS),
+  till: z.int().nullable(),
+  number: z.int(),
+  reverses: z.string().nullable(),
+  taken_back: z.boolean(),
+});
+/** An entry of a till or of the books that belongs to no order. */
+export const entryById = async (db: Queries, id: string) =>
+  readRow(
+    movedRow,
+    await db.query(
+      `SELECT e.id, e.kind, e.till, e.number, e.reverses, EXISTS (SELECT 1 FROM ledger_entry r WHERE r.reverses = e.id) AS taken_back
+         FROM ledger_entry e WHERE e.id = $1 AND e.order_id IS NULL`,
+      [id],
     ),
   );
 
@@ -246,6 +265,11 @@ export const sealedDays = async (db: Queries, most: number, day: string | null =
       [most, day],
     ),
   );
+/** Tills whose day is not sealed yet. */
+export const openTillsOn = async (db: Queries, day: string): Promise<number[]> =>
+  (await db.query<{ till: number }>('SELECT till FROM till_day WHERE day = $1 AND sealed_at IS NULL', [day])).map(
+    ({ till }) => till,
+  );
 export const lastSealed = async (db: Queries, till: number) =>
   readRow(
     tillDayRow,
@@ -278,9 +302,17 @@ export const lastEntryOf = async (db: Queries, till: number): Promise<number> =>
       [till],
     )
   )[0]!.number;
+/** The newest entry of a till that fell on an earlier day; zero where there is none. */
+export const lastEntryBefore = async (db: Queries, till: number, day: string): Promise<number> =>
+  (
+    await db.query<{ number: number }>(
+      'SELECT coalesce(max(number), 0)::bigint AS number FROM ledger_entry WHERE till = $1 AND day < $2',
+      [till, day],
+    )
+  )[0]!.number;
 /** Cash that should lie in a drawer: all that ever came and went there. */
 export const cashIn = async (db: Queries, till: number) =>
-  money(
+  summed(
     (
       await db.query<{ amount: number }>(
         `SELECT coalesce(sum(p.amount), 0)::bigint AS amount FROM ledger_entry e JOIN ledger_posting p ON p.entry_id = e.id

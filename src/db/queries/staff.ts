@@ -26,6 +26,8 @@ export const staffByName = async (db: Queries, name: string) =>
   readRow(staffRow, await db.query(`${STAFF} WHERE lower(name) = lower($1) AND active`, [name]));
 export const staffById = async (db: Queries, id: string) =>
   readRow(staffRow, await db.query(`${STAFF} WHERE id = $1`, [id]));
+export const listOwners = async (db: Queries) =>
+  readRows(staffRow, await db.query(`${STAFF} WHERE role = 'owner' AND active ORDER BY name`));
 export const lockStaff = async (tx: Tx, id: string) =>
   readRow(staffRow, await tx.query(`${STAFF} WHERE id = $1 FOR UPDATE`, [id]));
 export const activeOwners = async (tx: Tx) =>
@@ -71,6 +73,11 @@ export const rememberDevice = (tx: Tx, deviceId: string, staffId: string, at: Da
     'INSERT INTO known_device (device_id, staff_id, at) VALUES ($1, $2, $3) ON CONFLICT (device_id, staff_id) DO UPDATE SET at = excluded.at',
     [deviceId, staffId, at],
   );
+
+export const deviceOfSession = async (db: Queries, session: string): Promise<string | undefined> =>
+  (
+    await db.query<{ device: string }>('SELECT device_id::text AS device FROM session WHERE id::text = $1', [session])
+  )[0]?.device;
 
 const sessionRow = z.object({
   session: z.string(),

@@ -44,7 +44,10 @@ interface Props {
   readonly owner?: boolean;
 }
 export function Account({ order: first, pictures, owner = false }: Props) {
-  const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
+  const { view: order } = useView(`/api/orders/${first.number}`, first, [
+    `order:${first.id}`,
+    `customer:${first.customer.id}`,
+  ]);
   const { unit } = useUnit();
   const total = order.agreed?.total ?? 0;
   const [back, setBack] = useState(false);

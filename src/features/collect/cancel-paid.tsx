@@ -7,7 +7,7 @@ import { type Money, formatMoney, money, parseMoney } from '@/core/units/money';
 import { Cash } from '@/ui/figures';
 import { Field, Form, useCommandForm } from '@/ui/form';
 import { wrongAmount } from '@/ui/wrong-amount';
-import { LINE_NAMES } from '@/words/materials';
+import { lineName } from '@/words/materials';
 import { CANCEL } from '@/words/screens/collect';
 import styles from './collect.module.css';
 
@@ -36,7 +36,7 @@ export function CancelPaid({ order, onClose }: { order: OrderView; onClose: () =
         {order.kept.map((one, index) => (
           <div key={index}>
             <dt>
-              {one.of === 'labour' ? CANCEL.worked : CANCEL.cut(LINE_NAMES[one.of] ?? one.of)}{' '}
+              {one.of === 'labour' ? CANCEL.worked : CANCEL.cut(lineName({ code: one.of }))}{' '}
               <span className="soft">{one.quantity}</span>
             </dt>
             <dd>

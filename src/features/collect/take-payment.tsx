@@ -12,6 +12,7 @@ import { type Money, formatMoney, parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
 import { PlainField } from '@/ui/plain-field';
+import { lookAgain } from '@/ui/fresh';
 import { type Sent, post } from '@/ui/send';
 import { Note, Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
@@ -45,7 +46,10 @@ async function askTerminal(requestId: string, acts: Acts): Promise<Sent<{ state:
   return post<{ state: string }>('/api/v1/card', { requestId });
 }
 
-function OpenCard({ card }: { card: OrderView['openCards'][number] }) {
+/** What a payment changes, wherever it is shown. */
+const paidFor = (orderId: string) => [`order:${orderId}`, 'ledger'];
+
+function OpenCard({ orderId, card }: { orderId: string; card: OrderView['openCards'][number] }) {
   const client = useQueryClient();
   const drop = useCommand('drop-card');
   const [asking, setAsking] = useState(false);
@@ -54,9 +58,9 @@ function OpenCard({ card }: { card: OrderView['openCards'][number] }) {
   const again = async () => {
     setAsking(true);
     const answer = await askTerminal(card.id, acts);
+    await lookAgain(client, paidFor(orderId));
     setAsking(false);
     setIssues(answer.ok ? (answer.value.state === 'unanswered' ? [issue('card-silent')] : []) : answer.issues);
-    void client.invalidateQueries();
   };
   const busy = asking || drop.busy;
   return (
@@ -161,13 +165,13 @@ function Pay({ order, balance, onTaken }: PayProps) {
     setAsking(true);
     const asked = await askCard.run({ orderId: order.id, requestId: ids.request, amount, ...reason });
     const answer = asked.ok ? await askTerminal(ids.request, acts) : asked;
+    await lookAgain(client, paidFor(order.id));
     setAsking(false);
     if (answer.ok || !answer.lost) setIds(newIds());
     setDeclined(answer.ok && answer.value.state === 'declined' ? [issue('card-declined')] : []);
-    void client.invalidateQueries();
   };
   const open = order.openCards[0];
-  if (open && !asking) return <OpenCard card={open} />;
+  if (open && !asking) return <OpenCard orderId={order.id} card={open} />;
   const busy = cash.busy || asking || taken;
   const said = [...declined, ...cash.issues, ...askCard.issues];
   const unexplained = said.find(({ path }) => path === 'less');

@@ -19,7 +19,10 @@ import { Tape, Totals } from './tape';
 const LinkDialog = dynamic(() => import('./link-dialog').then((file) => file.LinkDialog), { loading: () => null });
 
 export function AgreedOrder({ order: first }: { order: OrderView }) {
-  const { view: order } = useView(`/api/orders/${first.number}`, first, [`order:${first.id}`]);
+  const { view: order } = useView(`/api/orders/${first.number}`, first, [
+    `order:${first.id}`,
+    `customer:${first.customer.id}`,
+  ]);
   const [active, setActive] = useState(0);
   const [links, setLinks] = useState(false);
   const piece = order.pieces[active]!;

@@ -10,7 +10,7 @@ import { type Money, formatMoney, money, parseMoney, spread } from '@/core/units
 import { DECIMAL } from '@/core/units/rational';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
-import { LINE_NAMES } from '@/words/materials';
+import { lineName } from '@/words/materials';
 import { CONCESSION } from '@/words/screens/concession';
 import styles from './concession.module.css';
 import type { Desk } from './use-desk';
@@ -59,12 +59,12 @@ export function Concession({ desk, onClose }: Props) {
   const many = desk.draft.pieces.length > 1;
   const [of, setOf] = useState<'piece' | 'order'>('piece');
   const [off, setOff] = useState(() => startOf(design));
-  const [own, setOwn] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries((design.overrides ?? []).map(({ key, amount }) => [key, formatMoney(amount as Money)])),
+  const [own, setOwn] = useState<ReadonlyMap<string, string>>(
+    () => new Map((design.overrides ?? []).map(({ key, amount }) => [key, formatMoney(amount as Money)])),
   );
   const [why, setWhy] = useState(design.overrides?.[0]?.reason ?? '');
   const typed = lines.flatMap(({ key }) => {
-    const text = own[key]?.trim() ?? '';
+    const text = own.get(key)?.trim() ?? '';
     return text === '' ? [] : [{ key, amount: parseMoney(text) }];
   });
   const unread = typed.filter(({ amount }) => amount === undefined).map(({ key }) => key);
@@ -123,21 +123,21 @@ export function Concession({ desk, onClose }: Props) {
         </div>
         <h3>{CONCESSION.lines}</h3>
         <ul>
-          {lines.map(({ key, amount, rule }) => (
-            <li key={key}>
-              <span>{LINE_NAMES[key] ?? key}</span>
+          {lines.map((line) => (
+            <li key={line.key}>
+              <span>{lineName(line)}</span>
               <span className="num">
-                <Cash value={rule ?? amount} />
+                <Cash value={line.rule ?? line.amount} />
               </span>
               <Input
-                value={own[key] ?? ''}
+                value={own.get(line.key) ?? ''}
                 placeholder={CONCESSION.asRuled}
-                error={unread.includes(key)}
-                onChange={(event) => setOwn({ ...own, [key]: event.target.value })}
+                error={unread.includes(line.key)}
+                onChange={(event) => setOwn(new Map(own).set(line.key, event.target.value))}
                 slotProps={{
                   input: {
-                    'aria-label': CONCESSION.instead(LINE_NAMES[key] ?? key),
-                    'aria-invalid': unread.includes(key),
+                    'aria-label': CONCESSION.instead(lineName(line)),
+                    'aria-invalid': unread.includes(line.key),
                     inputMode: 'decimal',
                     maxLength: 14,
                   },

@@ -6,18 +6,19 @@ import { type LineMargin, type Margin as Left, marginOf } from '@/core/pricing/m
 import type { Afterwards as Found } from '@/core/ledger/afterwards';
 import { Cash } from '@/ui/figures';
 import { Note } from '@/ui/trouble';
-import { LINE_NAMES } from '@/words/materials';
+import { lineName } from '@/words/materials';
 import { MARGIN } from '@/words/screens/desk-later';
 import { Afterwards } from './afterwards';
 import styles from './tape.module.css';
 
 const percent = (tenths: number) => (tenths / 10).toFixed(1);
 
-function OneLine({ line: { key, price, cost } }: { line: LineMargin }) {
+function OneLine({ line }: { line: LineMargin }) {
+  const { price, cost } = line;
   return (
     <li className={styles.quiet}>
       <span>
-        {LINE_NAMES[key] ?? key} {cost === undefined && <small>{MARGIN.unknown}</small>}
+        {lineName(line)} {cost === undefined && <small>{MARGIN.unknown}</small>}
       </span>
       <span className="num">
         {cost !== undefined && (

@@ -22,7 +22,7 @@ import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
 import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
 import { figureName } from '@/words/builds';
-import { LINE_NAMES, hangingText } from '@/words/materials';
+import { hangingText, lineName } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
 
@@ -144,18 +144,19 @@ interface TapeProps {
 
 function PriceLines({ lines, turned }: { lines: readonly PriceLine[]; turned: boolean }) {
   if (turned)
-    return lines.map(({ key, amount }) => (
-      <li key={key} className={styles.quiet}>
-        <span>{LINE_NAMES[key] ?? key}</span>
+    return lines.map((line, index) => (
+      <li key={index} className={styles.quiet}>
+        <span>{lineName(line)}</span>
         <span className="num">
-          <Cash value={amount} />
+          <Cash value={line.amount} />
         </span>
       </li>
     ));
-  return lines.map((line) => (
+  // What was agreed with 0.4.0 may have two lines of one key.
+  return lines.map((line, index) => (
     <Line
-      key={line.key}
-      name={LINE_NAMES[line.key] ?? line.key}
+      key={index}
+      name={lineName(line)}
       note={line.rule === undefined ? line.quantity : `${line.quantity} ${TAPE.byRule(formatMoney(line.rule))}`}
       figure={<Cash value={line.amount} />}
       workings={line.workings}

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { parseMoney } from '@/core/units/money';
 import { Choice } from '@/ui/choice';
 import { Field, Form, useCommandForm } from '@/ui/form';
+import { Sure, sureOf } from '@/ui/sure';
 import { wrongAmount } from '@/ui/wrong-amount';
 import { TILL } from '@/words/screens/till';
 import styles from './till.module.css';
@@ -15,12 +16,12 @@ export function MoveCash() {
   const [kind, setKind] = useState<(typeof KINDS)[number]>('expense');
   const [entryId, setId] = useState(() => crypto.randomUUID());
   const of = useCommandForm('move-cash', {
-    values: { amount: '', why: '' },
-    payload: ({ amount, why }) => {
+    values: { amount: '', why: '', sure: '' },
+    payload: ({ amount, why, sure }) => {
       const read = parseMoney(amount);
       return read === undefined || read === 0
         ? { wrong: [wrongAmount(amount, 'amount')] }
-        : { entryId, kind, amount: read, why };
+        : { entryId, kind, amount: read, why, ...sureOf(sure, amount) };
     },
     onDone: () => {
       setId(crypto.randomUUID());
@@ -37,6 +38,7 @@ export function MoveCash() {
         onChange={setKind}
       />
       <Field name="amount" label={TILL.amount} most={14} />
+      <Sure />
       <Field name="why" label={TILL.why} most={200} />
       <Button type="submit" variant="outlined" disabled={of.busy}>
         {TILL.move}

@@ -5,7 +5,6 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { DayView, EntryView, TillDayView } from '@/contract/money-views';
 import { type Issue, issue } from '@/core/issue';
-import { MEANS } from '@/core/ledger/accounts';
 import { Choice } from '@/ui/choice';
 import { Cash } from '@/ui/figures';
 import { useView } from '@/ui/query';
@@ -13,50 +12,70 @@ import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { dayName } from '@/words/materials';
 import { momentText } from '@/words/moments';
+import { TROUBLE } from '@/words/screens/frame';
 import { TILL, entryName } from '@/words/screens/till';
 import { type Counts, Counting, miscounted, piecesOf } from './counting';
+import { movedBy } from './moved-by';
 import styles from './till.module.css';
 
 const CloseDay = dynamic(() => import('./close-day').then((file) => file.CloseDay), { loading: () => null });
 const MoveCash = dynamic(() => import('./move-cash').then((file) => file.MoveCash), { loading: () => null });
 const SellVoucher = dynamic(() => import('./sell-voucher').then((file) => file.SellVoucher), { loading: () => null });
+const TakeBack = dynamic(() => import('./take-back').then((file) => file.TakeBack), { loading: () => null });
 const AddTill = dynamic(() => import('./add-till').then((file) => file.AddTill), { loading: () => null });
 
 /** What is done at a till now and then, each with a form of its own. */
 const ACTS = ['cash', 'voucher', 'till'] as const;
 type Act = (typeof ACTS)[number];
 
-/** What an entry moved at the counter: its money, else what it sold. */
-export const movedBy = ({ postings }: EntryView): number => {
-  const of = (accounts: readonly string[]) =>
-    postings.filter(({ account }) => accounts.includes(account)).reduce((total, { amount }) => total + amount, 0);
-  return of(['cash']) || of(MEANS) || -of(['sales', 'tax']);
-};
-
 function OpenIt({ view }: { view: DayView }) {
   const [counts, setCounts] = useState<Counts>({});
   const [wrong, setWrong] = useState<readonly Issue[]>([]);
   const [dayId] = useState(() => crypto.randomUUID());
   const open = useCommand('open-till');
-  const run = () => {
+  const asked = open.issues.some(({ code }) => code === 'amount-unlikely');
+  const run = (sure = false) => {
     const bad = miscounted(view.money, counts);
     setWrong(bad === undefined ? [] : [issue('setting-out', { read: counts[bad] ?? '', least: 0, most: 99_999 })]);
-    if (bad === undefined) void open.run({ dayId, till: view.till, pieces: piecesOf(view.money, counts) });
+    const pieces = piecesOf(view.money, counts);
+    if (bad === undefined) void open.run({ dayId, till: view.till, pieces, ...(sure ? { sure } : {}) });
   };
   return (
     <section>
       <h2>{TILL.openHead}</h2>
       <p>{TILL.closed}</p>
-      <Counting money={view.money} counts={counts} onChange={setCounts} />
+      <Counting
+        money={view.money}
+        counts={counts}
+        onChange={(to) => {
+          setCounts(to);
+          open.setIssues([]);
+        }}
+      />
       <Trouble issues={[...wrong, ...open.issues]} />
-      <Button variant="contained" disabled={open.busy} onClick={run}>
+      {asked && (
+        <Button variant="outlined" disabled={open.busy} onClick={() => run(true)}>
+          {TROUBLE.sure}
+        </Button>
+      )}
+      <Button variant="contained" disabled={open.busy} onClick={() => run()}>
         {TILL.openIt}
       </Button>
     </section>
   );
 }
 
-function Entries({ entries }: { entries: readonly EntryView[] }) {
+/** Cash that was moved by a slip is taken back by its opposite. */
+const canTakeBack = (entry: EntryView, all: readonly EntryView[]) =>
+  ['cash-in', 'expense', 'to-bank'].includes(entry.kind) &&
+  entry.reverses === null &&
+  !all.some(({ reverses }) => reverses === entry.number);
+
+interface EntriesProps {
+  readonly entries: readonly EntryView[];
+  readonly onTakeBack: (entry: EntryView) => void;
+}
+function Entries({ entries, onTakeBack }: EntriesProps) {
   return (
     <section className={styles.entries}>
       <h2>{TILL.booked}</h2>
@@ -81,6 +100,11 @@ function Entries({ entries }: { entries: readonly EntryView[] }) {
             <span className="num">
               <Cash value={movedBy(entry)} />
             </span>
+            {canTakeBack(entry, entries) && (
+              <Button variant="text" onClick={() => onTakeBack(entry)}>
+                {TILL.takeBack}
+              </Button>
+            )}
           </li>
         ))}
       </ol>
@@ -112,6 +136,7 @@ export function Till({ first, owner }: { first: DayView; owner: boolean }) {
   const { view } = useView('/api/till', first, ['ledger']);
   const use = useCommand('use-till');
   const [act, setAct] = useState<Act>();
+  const [back, setBack] = useState<EntryView>();
   const { open } = view;
   const acts = ACTS.filter((one) => (one === 'cash' ? open !== null : one !== 'till' || owner));
   return (
@@ -139,7 +164,10 @@ export function Till({ first, owner }: { first: DayView; owner: boolean }) {
         <div>
           {open ? <CloseDay key={open.id} open={open} money={view.money} /> : <OpenIt key={view.till} view={view} />}
         </div>
-        <div>{open ? <Entries entries={view.entries} /> : <Sealed days={view.sealed} />}</div>
+        <div>
+          {open ? <Entries entries={view.entries} onTakeBack={setBack} /> : <Sealed days={view.sealed} />}
+          {back && <TakeBack key={back.id} entry={back} onClose={() => setBack(undefined)} />}
+        </div>
         <div>
           <div className={styles.acts}>
             {acts.map((one) => (

@@ -29,7 +29,18 @@ import { cutPlanDone } from './plan-done';
 import { importRack, putRackPiece, removeRackPiece, setStock } from './rack';
 import { cancelOrder, readyRefund, refund, writeOff } from './refunds';
 import { changeSettings } from './settings';
-import { addTill, bookPayout, changeTerms, countTill, moveCash, openTill, readyCount, sealTill, useTill } from './till';
+import {
+  addTill,
+  bookPayout,
+  changeTerms,
+  countTill,
+  moveCash,
+  openTill,
+  readyCount,
+  reverseEntry,
+  sealTill,
+  useTill,
+} from './till';
 import { sellVoucher } from './vouchers';
 
 export const handlers: Handlers = {
@@ -72,6 +83,7 @@ export const handlers: Handlers = {
   'use-till': useTill,
   'open-till': openTill,
   'move-cash': moveCash,
+  'reverse-entry': reverseEntry,
   'count-till': countTill,
   'seal-till': sealTill,
   'book-payout': bookPayout,

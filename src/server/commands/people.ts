@@ -15,7 +15,7 @@ import {
   staffByName,
 } from '@/db/queries/staff';
 import type { Handler, Readying } from '../door';
-import { tryPin } from '../pin-tries';
+import { askingPlaces, tryPin } from '../pin-tries';
 import { hashPin } from '../pins';
 import { logSecurity } from '../security-log';
 import { firstBooks } from '../starting-books';
@@ -66,15 +66,13 @@ export const addStaff: Handler<'add-staff'> = async (tx, { id, name, role }, { r
 };
 
 /** The PIN that was is looked at before the transaction; the owner may set another's without it. */
-export const readyChange: Readying<'change-pin'> = async (
-  { staffId, was, pin },
-  { app, by, address = 'local', session },
-) => {
+export const readyChange: Readying<'change-pin'> = async ({ staffId, was, pin }, context) => {
+  const { app, by, address = 'local' } = context;
   const [staff, asker] = [await staffById(app.db, staffId), by === null ? undefined : await staffById(app.db, by)];
   if (!staff || !asker) return bad(issue('staff-unknown'));
   if (by !== staffId)
     return asker.role === 'owner' ? good(await hashPin(pin)) : bad(issue('role-not-permitted', { role: asker.role }));
-  const right = await tryPin(app, staff, was, { place: `session ${session ?? address}`, address });
+  const right = await tryPin(app, [staff], was, { places: await askingPlaces(app, context), address });
   if (!right.ok) return bad(...right.issues.map((one) => ({ ...one, path: 'was' })));
   return good(await hashPin(pin));
 };

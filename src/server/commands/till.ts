@@ -1,18 +1,24 @@
 /** A drawer's day: opened with what is counted, cash that goes in and out, counted blind at the end, and sealed. */
-import { type Outcome, bad, good, issue } from '@/core/issue';
+import { bad, good, issue } from '@/core/issue';
 import { move } from '@/core/ledger/accounts';
 import { countedOff, paidOut } from '@/core/ledger/till';
-import { type Money, money, sum, withinLimit } from '@/core/units/money';
+import { type Money, money, sumOf, summed } from '@/core/units/money';
 import type { Tx } from '@/db/client';
 import {
+  type BookedPosting,
+  type EntryKind,
   type TillDayRow,
   cashIn,
+  entryById,
   insertTill,
   insertTillDay,
+  lastEntryBefore,
   lastEntryOf,
   lastSealed,
   lockTill,
   openDayOf,
+  postingOf,
+  postingsOfEntry,
   postingsOfTill,
   sealDay,
   setCounted,
@@ -25,6 +31,7 @@ import { droppedCards } from '@/db/queries/orders';
 import { daysAfter } from '../clock';
 import type { Handler, Readying } from '../door';
 import { cardAnswer } from './money';
+import { unlikely } from './unlikely';
 import { book, dayAt } from '../ledger';
 
 export const addTill: Handler<'add-till'> = async (tx, { name }) => {
@@ -51,39 +58,40 @@ interface Piece {
   readonly of: number;
   readonly count: number;
 }
-const worthOf = (pieces: readonly Piece[]): Outcome<Money> =>
-  withinLimit(() => sum(pieces.map(({ of, count }) => money(of * count))));
+const worthOf = (pieces: readonly Piece[]): Money => sumOf(pieces.map(({ of, count }) => summed(of * count)));
 
 /**
  * Opens a drawer with its counted float. What the first count finds is the float that is put in; later, what differs
  * from the last count went over or short in between.
  */
-export const openTill: Handler<'open-till'> = async (tx, { dayId, till, pieces }, context) => {
+export const openTill: Handler<'open-till'> = async (tx, { dayId, till, pieces, sure }, context) => {
   if (!(await lockTill(tx, till))) return bad(issue('till-unknown'));
   if (await openDayOf(tx, till)) return bad(issue('till-open'));
   const last = await lastSealed(tx, till);
-  const worth = worthOf(pieces);
-  if (!worth.ok) return worth;
-  const float = worth.value;
+  const float = worthOf(pieces);
+  const asked = unlikely(float, sure, 'pieces');
+  if (asked) return asked;
   const day = await dayAt(tx, till, context.now);
-  // What was booked before there was a day is no day's.
-  const before = last?.up_to ?? (await lastEntryOf(tx, till));
+  // Without cash something may have been booked since the last seal: what fell on this day is in its report, too.
+  const before = Math.max(last?.up_to ?? 0, await lastEntryBefore(tx, till, day));
   await insertTillDay(tx, { id: dayId, till, day, after_entry: before, opened_at: context.now, float }, context.by);
   const stood = await cashIn(tx, till);
   const at = { id: crypto.randomUUID(), till };
   if (last) await book(tx, context, { ...at, kind: 'count' }, countedOff(float, stood));
-  else await book(tx, context, { ...at, kind: 'float' }, move('cash', 'bank', money(float - stood)));
+  else await book(tx, context, { ...at, kind: 'float' }, move('cash', 'bank', summed(float - stood)));
   return good({
     result: { day, off: last ? float - stood : 0 },
     audit: [{ what: 'till opened', entity: 'till', entityId: String(till), after: { dayId, day, float } }],
     touched: ['ledger'],
   });
 };
-export const moveCash: Handler<'move-cash'> = async (tx, { entryId, kind, amount, why }, context) => {
+export const moveCash: Handler<'move-cash'> = async (tx, { entryId, kind, amount, why, sure }, context) => {
   const till = await tillOfSession(tx, context.session);
   await lockTill(tx, till);
   if (!(await openDayOf(tx, till))) return bad(issue('till-closed'));
   const there = await cashIn(tx, till);
+  const asked = kind === 'cash-in' ? unlikely(amount, sure) : undefined;
+  if (asked) return asked;
   if (kind !== 'cash-in' && amount > there) return bad(issue('cash-less', { amount, there }, 'amount'));
   const postings = {
     'cash-in': () => move('cash', 'bank', money(amount)),
@@ -93,6 +101,34 @@ export const moveCash: Handler<'move-cash'> = async (tx, { entryId, kind, amount
   await book(tx, context, { id: entryId, kind, note: why, till }, postings);
   return good({
     audit: [{ what: `cash moved, ${kind}`, entity: 'till', entityId: String(till), after: { amount, why } }],
+    touched: ['ledger'],
+  });
+};
+
+/** What can be taken back by its opposite: cash that was moved, and a payout. */
+const TAKEN_BACK: readonly EntryKind[] = ['cash-in', 'expense', 'to-bank', 'payout'];
+
+/** A slip at a till is taken back by its opposite, which names it; both stay in the books. */
+export const reverseEntry: Handler<'reverse-entry'> = async (tx, { entryId, newId, reason }, context) => {
+  const found = await entryById(tx, entryId);
+  if (!found || !TAKEN_BACK.includes(found.kind)) return bad(issue('entry-unknown'));
+  if (found.kind === 'payout' && context.role !== 'owner')
+    return bad(issue('role-not-permitted', { role: context.role ?? '' }));
+  const { till, kind } = found;
+  if (till !== null) await lockTill(tx, till);
+  if (kind !== 'payout' && (till === null || !(await openDayOf(tx, till)))) return bad(issue('till-closed'));
+  // Looked at anew behind the lock: two who take it back at once.
+  const current = (await entryById(tx, entryId))!;
+  if (current.taken_back || current.reverses !== null) return bad(issue('entry-reversed'));
+  const back = (await postingsOfEntry(tx, entryId)).map(postingOf).map((posting): BookedPosting => ({
+    ...posting,
+    amount: summed(-posting.amount),
+  }));
+  await book(tx, context, { id: newId, kind, till, note: reason, reverses: entryId }, back);
+  return good({
+    audit: [
+      { what: 'entry taken back', entity: 'ledger', entityId: entryId, before: { kind }, after: { newId, reason } },
+    ],
     touched: ['ledger'],
   });
 };
@@ -111,7 +147,7 @@ export const bookPayout: Handler<'book-payout'> = async (tx, { entryId, amount, 
 export async function expectedOf(tx: Tx, { till, after_entry }: TillDayRow) {
   const postings = await postingsOfTill(tx, till, after_entry, null);
   const taken = (account: 'card' | 'vouchers') =>
-    sum(
+    sumOf(
       postings
         .filter((one) => one.account === account && one.kind !== 'payout' && one.kind !== 'voucher-sold')
         .map(({ amount }) => amount),
@@ -141,9 +177,7 @@ export const countTill: Handler<'count-till'> = async (tx, { dayId, pieces, card
     if (!late.ok) return late;
   }
   const expected = await expectedOf(tx, day);
-  const worth = worthOf(pieces);
-  if (!worth.ok) return worth;
-  const cash = worth.value;
+  const cash = worthOf(pieces);
   const upTo = await lastEntryOf(tx, day.till);
   await setCounted(tx, dayId, {
     cash,

@@ -7,6 +7,7 @@ import { type BookedPosting, insertVoucher } from '@/db/queries/ledger';
 import type { Handler } from '../door';
 import { dayOf } from '../clock';
 import { book } from '../ledger';
+import { unlikely } from './unlikely';
 
 /** Letters and digits that nobody mistakes for another. */
 const SIGNS = '23456789ABCDEFGHJKMNPQRSTVWXYZ';
@@ -24,8 +25,10 @@ export function newCode(bytes: (count: number) => Uint8Array = randomBytes): str
   return text.match(new RegExp(`.{${A_GROUP}}`, 'g'))!.join('-');
 }
 
-export const sellVoucher: Handler<'sell-voucher'> = async (tx, { id, amount, means, expires }, context) => {
+export const sellVoucher: Handler<'sell-voucher'> = async (tx, { id, amount, means, expires, sure }, context) => {
   if (expires !== null && expires <= dayOf(context.now)) return bad(issue('voucher-over', { day: expires }, 'expires'));
+  const asked = unlikely(amount, sure);
+  if (asked) return asked;
   const code = newCode();
   await insertVoucher(tx, { id, code, sold_at: context.now, expires });
   const postings = move(means, 'vouchers', money(amount)).map((posting): BookedPosting =>

@@ -5,7 +5,7 @@ import type { OrderPrice } from '@/core/pricing/order-price';
 import type { Length, Unit } from '@/core/units/length';
 import { formatMoney } from '@/core/units/money';
 import type { WorkedOut } from '@/core/work-out';
-import { LINE_NAMES, dayName } from '@/words/materials';
+import { dayName, lineName } from '@/words/materials';
 import { QUOTE } from '@/words/screens/papers';
 import { type Alternative, alternativesOf, madeOf, notIncluded, orderPriceOf, resultsOf, toldOf } from '../offer';
 import { type Bytes, NO_BYTES, SOFT, Sheet } from './sheet';
@@ -84,7 +84,7 @@ function piece(
     sheet.text(amount, right, y, { size: 10.5, weight, align: 'right' });
     y += 5;
   };
-  for (const line of price?.lines ?? []) row(LINE_NAMES[line.key] ?? line.key, formatMoney(line.amount));
+  for (const line of price?.lines ?? []) row(lineName(line), formatMoney(line.amount));
   if (price && price.rounding !== 0) row(QUOTE.rounding, formatMoney(price.rounding));
   sheet.rule(y - 3.4, { from: x, to: right });
   y += 1;

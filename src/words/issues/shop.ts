@@ -19,6 +19,12 @@ const CUSTOMER_ROW: Readonly<Record<string, (read: string, known: string) => str
   twice: (read, known) => `${read} stands in row ${known} already`,
 };
 
+/** Who was first, where it was somebody else; a person's own last tap is no other screen. */
+const changed = (what: string, by?: string | number | boolean) =>
+  by === undefined
+    ? `${cap(what)} changed since it was shown here.`
+    : `${by} just changed ${what.replace(/^The /, 'the ')}.`;
+
 export const SHOP: Sentences<ShopIssue> = {
   'sign-in-first': () => 'You are signed out. Sign in again; what you typed is kept.',
   'not-permitted': ({ f }) => `A ${f.role} may not do this. Ask the owner.`,
@@ -33,8 +39,9 @@ export const SHOP: Sentences<ShopIssue> = {
   'last-owner': ({ f }) => `${f.name} is the only owner. Make somebody else an owner first.`,
   'pins-differ': () => 'The two are not the same.',
   'rack-stale': ({ f }) =>
-    `${f.code || 'This piece'} was changed at another screen. Look again; what you typed stays here.`,
-  'settings-stale': () => 'The settings were changed at another screen. Look again; what you typed stays here.',
+    `${changed(String(f.code || 'This piece'))} What you typed is still here; check it and save again.`,
+  'settings-stale': ({ f }) =>
+    `${changed('The settings', f.by)} What you typed is still here; check it and save again.`,
   'time-wrong': ({ f }) => `“${f.read}” was read. A time looks like 9:00 or 17:30.`,
   'hours-backwards': () => 'It closes before it opens.',
   'never-open': () => 'Then it is never open. Leave at least one weekday.',
@@ -134,7 +141,10 @@ export const SHOP: Sentences<ShopIssue> = {
   'till-name-taken': ({ f }) => `There is a till named ${f.name} already.`,
   'till-unknown': () => 'There is no such till.',
   'till-open': () => 'This till is open already.',
-  'till-closed': () => 'This till is not open. Open it with its counted float first.',
+  'till-closed': () => 'This till isn’t open yet. Count its cash and open it under Till, then take the money.',
+  'amount-unlikely': ({ cash }) => `${cash('amount')} is more than a drawer ever holds. Is it right?`,
+  'entry-unknown': () => 'This entry can’t be taken back.',
+  'entry-reversed': () => 'This entry was taken back already.',
   'till-not-counted': () => 'It has not been counted yet.',
   'till-moved': () => 'Something was booked at this till after it was counted. Count it again.',
   'till-off': () => 'It does not come to what was expected. Say in a sentence why, as far as you know.',
@@ -157,7 +167,7 @@ export const SHOP: Sentences<ShopIssue> = {
     `${cash('paid')} has been paid. Give it back (reverse the payments) before the order is cancelled.`,
   'balance-open': ({ cash }) => `${cash('balance')} is still to be paid.`,
   'job-unknown': () => 'There is no such job.',
-  'job-stale': ({ f }) => `${f.ticket} was changed at another screen. This is how it stands now; look and tap again.`,
+  'job-stale': ({ f }) => `${changed(String(f.ticket), f.by)} Here is how it stands now. Check, then tap again.`,
   'job-closed': ({ f }) => `${f.ticket} is ${f.state}; nothing can be done at the bench.`,
   'job-held': ({ f }) => `${f.ticket} is on hold: ${f.reason}.`,
   'job-not-held': ({ f }) => `${f.ticket} is not on hold.`,
@@ -183,8 +193,11 @@ export const SHOP: Sentences<ShopIssue> = {
   'marks-unknown': () => 'Marks are given as behind.svg, behind.dxf, front.svg or front.dxf.',
   'ticket-unknown': ({ f }) => `No job has the ticket ${f.ticket}.`,
   'pin-wrong': ({ f }) =>
-    `That is not ${f.name}’s PIN.${Number(f.seconds) > 0 ? ` Wait ${waitText(Number(f.seconds))}, then try again.` : ''}`,
-  'pin-slow': ({ f }) => `${f.name} can try again here in ${waitText(Number(f.seconds))}.`,
+    `That is not ${f.name === '' ? 'an owner’s PIN' : `${f.name}’s PIN`}.${Number(f.seconds) > 0 ? ` Wait ${waitText(Number(f.seconds))}, then try again.` : ''}`,
+  'pin-slow': ({ f }) =>
+    f.name === ''
+      ? `There were too many wrong PINs. Try again in ${waitText(Number(f.seconds))}.`
+      : `${f.name} can try again here in ${waitText(Number(f.seconds))}.`,
   'photo-kind': () => 'This is no photo that can be read here. Send a JPEG, PNG or WebP.',
   'photo-heic': () =>
     'This is a HEIC photo, which cannot be read here. On the phone choose “Most compatible” for the camera, or send it as JPEG.',
@@ -197,13 +210,14 @@ export const SHOP: Sentences<ShopIssue> = {
   'screen-unknown': () => 'This screen is not one of the shop’s any more.',
   'photo-unknown': () => 'This photo is not here any more. Take it again.',
   'record-stale': () =>
-    'What is written down about this piece was changed at another screen. Look again; what you typed stays here.',
+    `${changed('What is written down about this piece')} What you typed is still here; check it and save again.`,
   'record-unknown': () => 'Nothing is written down about this piece yet.',
   'value-not-signed': ({ f, cash }) =>
     `Piece ${f.piece} is valued at ${cash('value')}, above ${cash('limit')}. Its receipt is signed before anything is agreed: open the piece, “Photos and condition”.`,
   'value-not-locked': ({ f, cash }) =>
     `Piece ${f.piece} is valued at ${cash('value')}, above ${cash('limit')}. It lies in a locked place: open the piece and say which.`,
-  'customer-stale': ({ f }) => `${f.name} was changed at another screen. Look again; what you typed stays here.`,
+  'customer-stale': ({ f }) =>
+    `${changed(String(f.name), f.by)} What you typed is still here; check it and save again.`,
   'customer-gone': ({ f }) => `${f.name} is not in the list any more: joined with another, or forgotten.`,
   'customer-open': ({ f }) => `Order ${f.number} is still open or not paid. Nobody is forgotten before that is done.`,
   'customer-row': ({ f }) =>

@@ -1,6 +1,6 @@
 /** What the desk says of the order as a whole: what others did meanwhile, held prices; and its fields by name. */
 export const STANDING = {
-  stale: 'This order was changed at another screen. What you typed here is kept.',
+  stale: 'This order changed since you opened it. What you typed here is kept.',
   goOn: 'Go on with this',
   takeTheirs: 'Take theirs, drop mine',
   other: 'You went on with this order at another screen, and that is shown. This screen still has what you typed here.',
