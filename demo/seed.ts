@@ -27,6 +27,7 @@ import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
 import { dayOf, daysAfter } from '@/server/clock';
 import { handlers } from '@/server/commands';
+import { heldAgainst } from '@/server/commands/cutting';
 import { perform } from '@/server/door';
 import { cutJobs, cutRequests } from '@/server/cutting/needs';
 import { type ShopData, type AppContext, readBooks } from '@/server/app-context';
@@ -324,12 +325,13 @@ async function cutThese(tell: Teller, tx: Tx, books: ShopData, tickets: readonly
     return engine.news();
   };
   const [sticks, sheets] = [jobsOfSticks(requests.sticks), jobsOfSheets(requests.sheets)];
-  await tell.do('confirm-plan', {
+  const plan = {
     id: crypto.randomUUID(),
     tickets: [...tickets],
     sticks: composeSticks(sticks, best(sticks)) as never,
     sheets: composeSheets(sheets, best(sheets)) as never,
-  });
+  };
+  await tell.do('confirm-plan', plan, await heldAgainst(tx, books, tickets));
 }
 
 export async function seedDemo(app: AppContext): Promise<void> {

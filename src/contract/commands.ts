@@ -21,6 +21,9 @@ import { settingsSchema } from './settings';
 const MOST_TOGETHER = 40;
 export { ROLES, type Role, pinSchema };
 const articleCode = nameLine(40);
+/** The number of an edition; as large as the database counts them. */
+const MOST_EDITIONS = 2 ** 31 - 1;
+const edition = z.int().min(0).max(MOST_EDITIONS);
 const till = z.int().min(1).max(999);
 /** Notes and coins as they were counted: what each is worth, and how many. */
 const pieces = z.array(z.strictObject({ of: z.int().min(1).max(100_000), count: z.int().min(0).max(100_000) })).max(40);
@@ -150,7 +153,7 @@ export const commands = {
   'end-sessions': { roles: ALL, payload: z.object({ staffId: id }) },
   'change-settings': {
     roles: OWNER,
-    payload: z.object({ edition: z.int().min(0), settings: settingsSchema }),
+    payload: z.object({ edition, settings: settingsSchema }),
   },
   'add-customer': {
     roles: COUNTER,
@@ -349,13 +352,13 @@ export const commands = {
   /** How one group of materials is priced; a new edition of the books. */
   'set-group-rule': {
     roles: ['owner'] as readonly Role[],
-    payload: z.object({ edition: z.int(), group: z.enum(GROUPS), rule: groupRuleSchema }),
+    payload: z.object({ edition, group: z.enum(GROUPS), rule: groupRuleSchema }),
   },
   /** Everything of the price book that is no rule of a group, and what new orders begin with, from a day on. */
   'set-prices': {
     roles: OWNER,
     payload: z.object({
-      edition: z.int(),
+      edition,
       starts: day,
       why: line(120),
       rules: priceRulesSchema,
@@ -366,7 +369,7 @@ export const commands = {
   'change-sheets': {
     roles: OWNER,
     payload: z.object({
-      edition: z.int(),
+      edition,
       put: z
         .array(
           z.discriminatedUnion('kind', [
@@ -380,20 +383,20 @@ export const commands = {
     }),
   },
   /** Takes back the newest edition before it begins. */
-  'withdraw-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },
+  'withdraw-edition': { roles: OWNER, payload: z.object({ edition }) },
   /** A whole list of one kind, all rows or none; how its columns are named is remembered with the supplier. */
   'import-list': {
     roles: OWNER,
     payload: z.object({
       list: z.enum(LIST_NAMES).default('mouldings'),
       text: z.string().max(LARGEST_LIST),
-      edition: z.int(),
+      edition,
       file: z.string().max(200),
       remember: z.strictObject({ supplier: line(120), columns: columnMapSchema }).optional(),
     }),
   },
   /** Takes back the newest edition after it began: the next one is as the one before it. */
-  'undo-edition': { roles: OWNER, payload: z.object({ edition: z.int() }) },
+  'undo-edition': { roles: OWNER, payload: z.object({ edition }) },
   'put-rack-piece': {
     roles: ALL,
     payload: z.object({

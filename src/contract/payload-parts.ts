@@ -7,7 +7,11 @@ export const COUNTER: readonly Role[] = ['owner', 'counter'];
 export const ALL: readonly Role[] = WORKING;
 
 export const id = z.uuid();
-export const revision = z.int().min(0);
+/** As large as the database counts them. */
+export const revision = z
+  .int()
+  .min(0)
+  .max(2 ** 31 - 1);
 /** A text with something to see in it, and none of the signs that turn or hide others. */
 const seen = /[\p{L}\p{N}\p{P}\p{S}]/u;
 const hiding = /[\p{Cc}\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/u;

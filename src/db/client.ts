@@ -31,6 +31,7 @@ export async function openDb({ thread = ownThread, ...options }: OpenOptions): P
   }
   return dbOver(keeper.ask, {
     state: () => keeper.state(),
+    begun: () => keeper.begun(),
     async afterClose() {
       await keeper.close();
       lock.close();

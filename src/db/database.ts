@@ -19,8 +19,13 @@ export interface Db {
   transaction<T>(work: (tx: Tx) => Promise<T>): Promise<T>;
   /** Several queries that all see the same moment: what is committed in between is not half there. */
   read<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
-  /** Everything that was written is in the files and stays as it is while `work` runs: for a back-up. Seconds at most. */
-  hold<T>(work: () => Promise<T>): Promise<T>;
+  /**
+   * Everything that was written is in the files and stays as it is while `work` runs: for a back-up. It says now and
+   * then that it is `going`; what is silent for some seconds is taken for hung.
+   */
+  hold<T>(work: (going: () => void) => Promise<T>): Promise<T>;
+  /** Until this is called nothing has a time limit: the start is over, and requests may come. */
+  begun(): void;
   /** Whether it answers now, and why not. */
   state(): DbState;
   close(): Promise<void>;
@@ -68,12 +73,13 @@ export function dbOver(
   {
     afterClose = async () => undefined,
     state = () => 'open',
-  }: { afterClose?: () => Promise<void>; state?: () => DbState } = {},
+    begun = () => undefined,
+  }: { afterClose?: () => Promise<void>; state?: () => DbState; begun?: () => void } = {},
 ): Db {
   const query = async <T>(sql: string, params: readonly unknown[] = []) =>
     rowsOf(await wire({ kind: 'query', sql, params })) as T[];
   /** Takes the connection by `first`, works, and gives it back. */
-  async function held<T>(first: Ask, work: (tx: Tx) => Promise<T>): Promise<T> {
+  async function held<T>(first: Ask, work: (tx: Tx, going: () => void) => Promise<T>): Promise<T> {
     const begun = await wire(first);
     if (!('tx' in begun)) throw new DbError('no transaction');
     const { tx } = begun;
@@ -84,7 +90,7 @@ export function dbOver(
       script: async (sql) => void (await wire({ kind: 'script', sql, tx })),
     };
     try {
-      const result = await work(inside);
+      const result = await work(inside, () => void wire({ kind: 'going', tx }).catch(() => undefined));
       await wire({ kind: 'end', tx, commit: true });
       return result;
     } catch (error) {
@@ -96,8 +102,9 @@ export function dbOver(
     query,
     read: (work) => held({ kind: 'begin', write: false }, work),
     transaction: (work) => held({ kind: 'begin', write: true }, work),
-    hold: (work) => held({ kind: 'hold' }, work),
+    hold: (work) => held({ kind: 'hold' }, (_tx, going) => work(going)),
     state,
+    begun,
     async close() {
       await wire({ kind: 'close' });
       await afterClose();

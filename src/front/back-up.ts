@@ -13,7 +13,13 @@ async function withoutShop(): Promise<{ ok: boolean; said: string }> {
   const lock = await takeFolder(folder);
   const at = new Date();
   const into = file ?? path.join(folder, 'back-ups', nameAt(at));
-  const made = await makeArchive({ folder, file: into, at, hold: (work) => work() });
+  const made = await makeArchive({
+    folder,
+    file: into,
+    at,
+    copyIn: path.join(folder, 'back-ups'),
+    hold: (work) => work(() => undefined),
+  });
   lock.close();
   return made.ok
     ? { ok: true, said: `${into}, ${made.value.bytes} bytes, read back and whole.` }

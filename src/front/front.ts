@@ -8,7 +8,8 @@ import http from 'node:http';
 import http2 from 'node:http2';
 import type { AddressInfo, Socket } from 'node:net';
 import { LARGEST_PHOTO } from '@/contract/limits';
-import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
+import { type Relay, relayTo } from './relay';
+import { isRouterState } from './router-state';
 
 export const KEY_HEADER = 'x-lopren-front';
 export const ADDRESS_HEADER = 'x-lopren-address';
@@ -21,10 +22,15 @@ const HEADERS_MS = 10_000;
 const BODY_MS = 30_000;
 const METHODS = new Set(['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE']);
 const READING = new Set(['GET', 'HEAD']);
+/** Commands carry an id of their own: the same one twice is done once. */
+const COMMANDS = '/api/v1/commands';
 /** How long what is still being sent is thrown away unread, after the answer was given. */
 const LINGER_MS = 2000;
 /** What is in hand when the end comes has this long. */
 const LAST_MS = 3500;
+/** How long a line to the server behind is kept while nobody uses it; that server keeps its end for `INNER_LINE_MS`. */
+export const FREE_LINE_MS = 30_000;
+export const INNER_LINE_MS = 75_000;
 
 export interface FrontOptions {
   readonly host: string;
@@ -82,7 +88,7 @@ export function amiss(
   }
   if (!READING.has(method) && !path.startsWith('/api/')) return [405, 'Nothing can be changed here.'];
   const state = headers['next-router-state-tree'];
-  if (state !== undefined && !isTree(String(state))) return [400, 'The state of the page cannot be read.'];
+  if (state !== undefined && !isRouterState(String(state))) return [400, 'The state of the page cannot be read.'];
   const most = limitOf(path, headers, { signed, open });
   const length = headers['content-length'];
   if (length !== undefined && !(Number(length) <= most)) return [413, `A body may have ${most} bytes.`];
@@ -90,15 +96,6 @@ export function amiss(
 }
 
 const hostOf = (headers: http.IncomingHttpHeaders) => String(headers[':authority'] ?? headers.host ?? '');
-
-/** By Next's own rule, which would answer 500. */
-function isTree(text: string): boolean {
-  try {
-    return parseAndValidateFlightRouterState(text) !== undefined;
-  } catch {
-    return false;
-  }
-}
 
 const limitOf = (
   path: string,
@@ -125,7 +122,8 @@ function say(response: Response, status: number, sentence: string, more: Record<
 /** Opens the front; resolves when it listens. */
 export async function openFront(options: FrontOptions): Promise<Front> {
   const { upstream, tls } = options;
-  const agent = new http.Agent({ keepAlive: true, maxSockets: Number.POSITIVE_INFINITY });
+  // A line that nobody uses is given up here first: the server behind keeps its end open for longer.
+  const agent = new http.Agent({ keepAlive: true, maxSockets: Number.POSITIVE_INFINITY, timeout: FREE_LINE_MS });
   const sockets = new Set<Socket>();
   const inHand = new Set<Response>();
   /** Open streams and where they come from. */
@@ -179,7 +177,18 @@ export async function openFront(options: FrontOptions): Promise<Front> {
     headers[ADDRESS_HEADER] = address;
     headers[SCHEME_HEADER] = scheme;
     const { method = 'GET', url = '/' } = request;
-    const asked = http.request({ host: '127.0.0.1', port: upstream.port, method, path: url, headers, agent });
+    const path = url.split('?')[0]!;
+    const asked: Relay = relayTo({
+      request: { host: '127.0.0.1', port: upstream.port, method, path: url, headers },
+      agent,
+      harmless: READING.has(method) || path === COMMANDS,
+      onAnswer: (answer) => answered(answer),
+      onFailure: () => {
+        if (!response.headersSent) say(response, 502, 'The shop does not answer.');
+        else response.end();
+      },
+      onDrain: () => request.resume(),
+    });
     const over = () => {
       clearTimeout(late);
       inHand.delete(response);
@@ -189,15 +198,11 @@ export async function openFront(options: FrontOptions): Promise<Front> {
     };
     response.once('close', over);
     response.on('error', () => asked.destroy());
-    asked.on('error', () => {
-      if (!response.headersSent) say(response, 502, 'The shop does not answer.');
-      else response.end();
-    });
     const late = setTimeout(() => {
       refuse(request, response, 408, 'The body did not come.');
       asked.destroy();
     }, options.bodyMs ?? BODY_MS);
-    asked.on('response', (answer) => {
+    const answered = (answer: http.IncomingMessage) => {
       const passed: http.OutgoingHttpHeaders = { 'x-content-type-options': 'nosniff' };
       for (const [name, value] of Object.entries(answer.headers)) if (!NOT_PASSED_ON.test(name)) passed[name] = value;
       if (scheme === 'https') passed['strict-transport-security'] = 'max-age=31536000';
@@ -210,19 +215,16 @@ export async function openFront(options: FrontOptions): Promise<Front> {
       (response as http.ServerResponse).writeHead(answer.statusCode ?? 502, passed);
       answer.on('error', () => response.destroy());
       answer.pipe(response as http.ServerResponse);
-    });
+    };
     let read = 0;
-    const most = limitOf(url.split('?')[0]!, request.headers, options);
+    const most = limitOf(path, request.headers, options);
     request.on('data', (chunk: Buffer) => {
       read += chunk.length;
       if (read > most) {
         refuse(request, response, 413, `A body may have ${most} bytes.`);
         return asked.destroy();
       }
-      if (!asked.write(chunk)) {
-        request.pause();
-        asked.once('drain', () => request.resume());
-      }
+      if (!asked.write(chunk)) request.pause();
     });
     request.on('end', () => {
       clearTimeout(late);

@@ -5,7 +5,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import path from 'node:path';
 import next from 'next';
-import { type Front, KEY_HEADER, openFront } from './front';
+import { type Front, INNER_LINE_MS, KEY_HEADER, openFront } from './front';
 import { isLoopback, namesOf, tlsOf } from './names';
 
 const COOKIE = 'lopren';
@@ -38,6 +38,15 @@ function signedBy(secret: Buffer) {
   };
 }
 
+/** Waits for as long as the start takes: filling a new shop on a busy machine takes minutes. */
+const firstAnswer = (port: number, key: string) =>
+  new Promise<void>((resolve, reject) => {
+    const asked = http.get({ host: '127.0.0.1', port, path: '/sign-in', headers: { [KEY_HEADER]: key } }, (answer) =>
+      answer.resume().once('end', resolve),
+    );
+    asked.once('error', reject);
+  });
+
 export interface Serving {
   readonly address: string;
   /** Ends within five seconds: what is in hand is finished, then the database is closed. */
@@ -54,11 +63,14 @@ export async function serve(env: NodeJS.ProcessEnv = process.env): Promise<Servi
   const app = next({ dev: false, dir: process.cwd(), hostname: '127.0.0.1', port });
   await app.prepare();
   const answer = app.getRequestHandler();
-  const inner = http.createServer((request, response) => void answer(request, response));
+  const inner = http.createServer(
+    { keepAliveTimeout: INNER_LINE_MS },
+    (request, response) => void answer(request, response),
+  );
   await new Promise<void>((resolve) => inner.listen(0, '127.0.0.1', resolve));
   const inside = (inner.address() as AddressInfo).port;
   // The first request opens the application, before anybody else can ask; it ends the program when it cannot be opened.
-  await fetch(`http://127.0.0.1:${inside}/sign-in`, { headers: { [KEY_HEADER]: key }, redirect: 'manual' });
+  await firstAnswer(inside, key);
 
   const names = namesOf(env);
   const tls = await tlsOf(env, folder, names).catch((error: Error) => fail(error.message));

@@ -35,6 +35,10 @@ export interface Shown {
 export interface Mind {
   /** Sessions that were looked up lately, by the hash of their token. */
   readonly sessions: Map<string, { readonly person: Person; readonly session: string; readonly until: number }>;
+  /** Sessions that could not be written down for want of room on the disk, by the hash of their token; gone with the program. */
+  readonly passing: Map<string, { readonly person: Person; readonly session: string; readonly until: number }>;
+  /** Wrong PINs of that time, by place and person. */
+  readonly wrongPins: Map<string, { readonly count: number; readonly at: Date; readonly until: Date }>;
   /** Guesses at a PIN that wait for one another, by person and place. */
   readonly guesses: Map<string, Promise<unknown>>;
   /** How often the same was written to the security log lately. */
@@ -48,6 +52,8 @@ export interface Mind {
 }
 export const newMind = (): Mind => ({
   sessions: new Map(),
+  passing: new Map(),
+  wrongPins: new Map(),
   guesses: new Map(),
   logged: new Map(),
   linkTries: new Map(),

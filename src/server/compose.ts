@@ -82,6 +82,8 @@ async function build(): Promise<AppContext> {
   if (demo) await (await import('@demo/seed')).seedDemo(app);
   else if (!(await app.books()))
     process.stdout.write(`\nThis shop is not set up yet. The code to set it up: ${app.setUpCode}\n`);
+  db.begun();
+  app.backUps!.sweep();
   listenForCommands(folder, app.backUps!);
   runEachMinute(app);
   // In the background, for the first plan; whoever asks for one is told what goes wrong.

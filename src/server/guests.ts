@@ -1,6 +1,7 @@
 /**
  * Whoever holds a link to an order, and nothing else of the shop. The only way to a `Guest` is a token that is known,
- * not withdrawn and not over; wrong ones cost the address that tries them its turn.
+ * not withdrawn and not over. Once it was seen over it stays so, also when the clock is put back. Wrong ones are counted
+ * by address.
  */
 import { type Closed, LINK_TOKEN, type LinkWhat, TRIES, linkState, triesAt } from '@/core/links/link';
 import { insertLinkEvent, lastOf, linkByHash } from '@/db/queries/links';
@@ -19,14 +20,14 @@ export interface Guest {
 
 const MOST_ADDRESSES = 1000;
 
-/** Counts a try of this address; whether it is one too many. */
-function tried(app: AppContext, address: string, counts: boolean): boolean {
+/** Counts a wrong try of this address; whether it is one too many. A right one is 128 bits: nobody guesses it, and it always opens. */
+function tooMany(app: AppContext, address: string): boolean {
   const { linkTries: mine } = app.mind;
   const now = performance.now();
   const lately = triesAt(mine.get(address) ?? [], now);
   if (mine.size > MOST_ADDRESSES) mine.clear();
   if (lately.length >= TRIES) return true;
-  mine.set(address, counts ? [...lately, now] : lately);
+  mine.set(address, [...lately, now]);
   return false;
 }
 
@@ -50,14 +51,13 @@ async function noted(app: AppContext, linkId: string, what: LinkWhat): Promise<v
 }
 
 export async function guestOf(app: AppContext, token: string, address: string): Promise<Guest | Closed> {
-  if (tried(app, address, false)) return 'too-many';
   const link = LINK_TOKEN.test(token) ? await linkByHash(app.db, hashOfToken(token)) : undefined;
   if (!link) {
-    tried(app, address, true);
+    if (tooMany(app, address)) return 'too-many';
     await logSecurity(app, { what: 'link guessed', address });
     return 'unknown';
   }
-  const state = linkState({ expires: link.expires_at, withdrawn: link.withdrawn_at }, app.clock.now());
+  const state = linkState({ expires: link.expires_at, withdrawn: link.withdrawn_at, over: link.over }, app.clock.now());
   await noted(app, link.id, state === 'open' ? 'opened' : 'came late');
   if (state !== 'open') return state;
   return { app, linkId: link.id, orderId: link.order_id, expires: link.expires_at } as Guest;

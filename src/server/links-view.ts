@@ -12,12 +12,12 @@ export async function linksView({ app }: CounterViewer, number: number): Promise
     if (!order) return undefined;
     return {
       links: (await linksOf(db, order.id)).map(
-        ({ id, by, made_at: at, expires_at: expires, withdrawn_at: withdrawn }) => ({
+        ({ id, by, made_at: at, expires_at: expires, withdrawn_at: withdrawn, over }) => ({
           id,
           by,
           at: at.toISOString(),
           expires: expires.toISOString(),
-          state: linkState({ expires, withdrawn }, now),
+          state: linkState({ expires, withdrawn, over }, now),
         }),
       ),
       events: (await linkEvents(db, order.id)).map(({ link_id: linkId, at, ...event }) => ({

@@ -9,6 +9,7 @@ import path from 'node:path';
 import sharp, { type Sharp } from 'sharp';
 import { LARGEST_PHOTO, PHOTO_SIDE, SMALL_SIDE, SMALLEST_SIDE } from '@/contract/limits';
 import { type Issue, type Outcome, bad, good, issue } from '@/core/issue';
+import { DbUnavailable } from '@/db/client';
 
 export interface KeptPhoto {
   readonly hash: string;
@@ -37,6 +38,7 @@ export interface Photos {
   sweep(used: ReadonlySet<string>, before: Date): Promise<number>;
 }
 
+const FULL: ReadonlySet<string> = new Set(['ENOSPC', 'EDQUOT']);
 const QUALITY = 86;
 /** More pixels than any camera takes; a file that claims more is no photo. */
 const MOST_PIXELS = 120_000_000;
@@ -120,8 +122,9 @@ export function photosIn(folder: string): Photos {
     try {
       return await inTurn(work);
     } catch (error) {
-      // A full disk is no fault of the picture.
-      if (error instanceof Error && 'code' in error) throw error;
+      // A full disk is no fault of the picture; it is said as of the database.
+      if (error instanceof Error && 'code' in error)
+        throw FULL.has(String(error.code)) ? new DbUnavailable('no-room') : error;
       return bad(unreadable(error));
     }
   };

@@ -7,9 +7,10 @@
  */
 import { randomBytes } from 'node:crypto';
 import { type Outcome, bad, good, issue } from '@/core/issue';
+import { isUnavailable } from '@/db/client';
 import { type StaffRow, clearWrongPins, deviceOfSession, putWrongPin, wrongPins } from '@/db/queries/staff';
+import type { By } from '@/db/queries/rows';
 import type { AppContext } from './app-context';
-import type { Context } from './door';
 import { hashPin, pinFits } from './pins';
 import { logSecurity } from './security-log';
 
@@ -42,6 +43,17 @@ export async function takeAsLong(pin: string): Promise<void> {
   await pinFits(pin, await nobody);
 }
 
+/** Whether it was written; not where the disk has no room. Whoever would make room has to be let in. */
+export async function whereRoom(writing: Promise<unknown>): Promise<boolean> {
+  try {
+    await writing;
+    return true;
+  } catch (error) {
+    if (isUnavailable(error) && error.why === 'no-room') return false;
+    throw error;
+  }
+}
+
 interface Counted {
   readonly person: StaffRow;
   readonly place: string;
@@ -67,7 +79,7 @@ export function tryPin(
     let wait = 0;
     for (const person of people)
       for (const place of places) {
-        const before = await wrongPins(app.db, place, person.id);
+        const before = (await wrongPins(app.db, place, person.id)) ?? app.mind.wrongPins.get(`${place} ${person.id}`);
         counts.push({ person, place, count: before?.count ?? 0 });
         wait = Math.max(wait, stillToWait(before, now));
       }
@@ -81,17 +93,27 @@ export function tryPin(
     for (const person of people) {
       if (!(await pinFits(pin, person.pin_hash))) continue;
       const theirs = counts.filter((one) => one.person === person && one.count > 0);
+      for (const { place } of theirs) app.mind.wrongPins.delete(`${place} ${person.id}`);
       if (theirs.length > 0)
-        await app.db.transaction(async (tx) => {
-          for (const { place } of theirs) await clearWrongPins(tx, place, person.id);
-        });
+        await whereRoom(
+          app.db.transaction(async (tx) => {
+            for (const { place } of theirs) await clearWrongPins(tx, place, person.id);
+          }),
+        );
       return good(person);
     }
     const waits = counts.map(({ count }) => waitAfter(count + 1, free, longestWait * MINUTE));
-    await app.db.transaction(async (tx) => {
+    const untilOf = (index: number) => new Date(now.getTime() + waits[index]!);
+    const written = await whereRoom(
+      app.db.transaction(async (tx) => {
+        for (const [index, { person, place, count }] of counts.entries())
+          await putWrongPin(tx, place, person.id, count + 1, now, untilOf(index));
+      }),
+    );
+    // A full disk makes nobody's guesses cheaper.
+    if (!written)
       for (const [index, { person, place, count }] of counts.entries())
-        await putWrongPin(tx, place, person.id, count + 1, now, new Date(now.getTime() + waits[index]!));
-    });
+        app.mind.wrongPins.set(`${place} ${person.id}`, { count: count + 1, at: now, until: untilOf(index) });
     const wrong = Math.max(...counts.map(({ count }) => count)) + 1;
     await logSecurity(app, { what: 'wrong PIN', ...about, detail: { wrong, place: places[0].split(' ')[0]! } });
     return refused('pin-wrong', Math.max(...waits));
@@ -101,7 +123,11 @@ export function tryPin(
 /** Where somebody who is signed in is counted: by themselves and by their device, however often they sign in anew. */
 export async function askingPlaces(
   app: AppContext,
-  { by, session, address = 'local' }: Pick<Context, 'by' | 'session' | 'address'>,
+  {
+    by,
+    session,
+    address = 'local',
+  }: { readonly by: By; readonly session?: string | undefined; readonly address?: string },
 ): Promise<[string, string]> {
   const device = session === undefined ? undefined : await deviceOfSession(app.db, session);
   return [`asked by ${by ?? 'nobody'}`, `asked at ${device ?? address}`];

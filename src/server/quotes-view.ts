@@ -5,11 +5,12 @@ import { thaw } from '@/core/design/resolve';
 import type { Design } from '@/core/design/design';
 import { daysBetween } from '@/core/quotes/quote-list';
 import { workOut } from '@/core/work-out';
-import type { Queries } from '@/db/client';
-import { type QuoteRow, piecesOf, quotesFrom } from '@/db/queries/orders';
+import type { Pausing } from '@/core/pausing';
+import { type PieceRow, type QuoteRow, piecesOf, quotesFrom } from '@/db/queries/orders';
 import type { CounterViewer } from './access';
 import type { ShopData } from './app-context';
 import { dayOf, daysLater } from './clock';
+import { inSlices } from './slices';
 
 /** Quotes that ran out longer ago than this are not gone through any more. */
 const OVER_DAYS = 90;
@@ -25,11 +26,18 @@ function totalOf(designs: readonly Design[], { settings, catalogue, prices }: Sh
   return order.ok ? order.value.total : null;
 }
 
-async function lineOf(db: Queries, row: QuoteRow, books: ShopData, today: string): Promise<QuoteLine> {
-  const { quoted_at: at, quote_until: until, edition, total, ...line } = row;
+/** Whether prices moved under it, or it ran out: it is worked out anew. */
+const hasMoved = ({ quote_until: until, edition }: QuoteRow, books: ShopData, today: string) =>
+  daysBetween(today, until) < 0 || edition !== books.prices.edition;
+
+interface Found {
+  readonly row: QuoteRow;
+  readonly pieces: readonly PieceRow[];
+}
+function lineOf({ row, pieces }: Found, books: ShopData, today: string): QuoteLine {
+  const { quoted_at: at, quote_until: until, edition: _edition, total, ...line } = row;
   const left = daysBetween(today, until);
-  const moved = left < 0 || edition !== books.prices.edition;
-  const pieces = moved || total === null ? await piecesOf(db, row.id) : [];
+  const moved = hasMoved(row, books, today);
   const day = dayOf(at);
   return {
     ...line,
@@ -56,10 +64,24 @@ export async function quotesView({ app }: CounterViewer): Promise<QuotesView> {
   const today = dayOf(app.clock.now());
   const books = await app.books();
   if (!books) return { lines: [], more: false };
-  return app.db.read(async (db) => {
+  // Read as of one moment; worked out afterwards, so that nobody waits for the database meanwhile.
+  const { found, more } = await app.db.read(async (db) => {
     const rows = await quotesFrom(db, daysLater(today, -OVER_DAYS), MOST + 1);
-    const lines: QuoteLine[] = [];
-    for (const row of rows.slice(0, MOST)) lines.push(await lineOf(db, row, books, today));
-    return { lines, more: rows.length > MOST };
+    const read: Found[] = [];
+    for (const row of rows.slice(0, MOST)) {
+      const needed = row.total === null || hasMoved(row, books, today);
+      read.push({ row, pieces: needed ? await piecesOf(db, row.id) : [] });
+    }
+    return { found: read, more: rows.length > MOST };
   });
+  return { lines: await inSlices(linesOf(found, books, today)), more };
+}
+
+function* linesOf(found: readonly Found[], books: ShopData, today: string): Pausing<QuoteLine[]> {
+  const lines: QuoteLine[] = [];
+  for (const one of found) {
+    lines.push(lineOf(one, books, today));
+    yield;
+  }
+  return lines;
 }

@@ -17,7 +17,7 @@ import {
 } from '@/db/queries/staff';
 import type { Caller } from './caller';
 import type { AppContext } from './app-context';
-import { takeAsLong, tryPin } from './pin-tries';
+import { takeAsLong, tryPin, whereRoom } from './pin-tries';
 
 export const COOKIE = 'lopren';
 export const DEVICE_COOKIE = 'lopren-device';
@@ -45,9 +45,21 @@ export function textIn(secret: Buffer, cookie: string | undefined): string | und
 /** Forgets sessions that were ended, and ends their live streams. */
 export function sessionsEnded(app: AppContext, ended: readonly string[]): void {
   if (ended.length === 0) return;
-  const { sessions: mine } = app.mind;
-  for (const [hash, { session }] of mine) if (ended.includes(session)) mine.delete(hash);
+  const { sessions: mine, passing } = app.mind;
+  for (const kept of [mine, passing])
+    for (const [hash, { session }] of kept) if (ended.includes(session)) kept.delete(hash);
   app.bus.end(ended);
+}
+
+/** How long somebody is in who signed in while nothing could be written. */
+const PASSING = 2 * 60 * MINUTE;
+function passingOf({ mind }: AppContext, hash: string, now: Date): Session | undefined {
+  const found = mind.passing.get(hash);
+  if (!found) return undefined;
+  const left = found.until - now.getTime();
+  if (left > 0 && left <= PASSING) return found;
+  mind.passing.delete(hash);
+  return undefined;
 }
 
 export interface Session {
@@ -64,7 +76,7 @@ export async function sessionOf(app: AppContext, { cookie }: Pick<Caller, 'cooki
   if (known && known.until > now.getTime() && known.until - BELIEVED <= now.getTime()) return known;
   mine.delete(hash);
   const row = await sessionByHash(app.db, hash);
-  if (!row) return undefined;
+  if (!row) return passingOf(app, hash, now);
   const { idleMinutes } = await app.shopSettings();
   const idleSince = new Date(now.getTime() - idleMinutes * MINUTE);
   if (row.expires_at <= now || row.seen_at <= idleSince || row.created_at.getTime() > now.getTime() + CLOCK_SLACK) {
@@ -73,7 +85,7 @@ export async function sessionOf(app: AppContext, { cookie }: Pick<Caller, 'cooki
     return undefined;
   }
   if (now.getTime() - row.seen_at.getTime() > Math.min(SEEN_STEP, (idleMinutes * MINUTE) / 5))
-    await app.db.transaction((tx) => touchSession(tx, row.session, now));
+    await whereRoom(app.db.transaction((tx) => touchSession(tx, row.session, now)));
   const found = { person: { id: row.id, name: row.name, role: row.role }, session: row.session };
   mine.set(hash, { ...found, until: now.getTime() + BELIEVED });
   return found;
@@ -89,6 +101,9 @@ export async function endWhatIsOver(app: AppContext): Promise<void> {
     await forgetWrongPins(tx, new Date(now.getTime() - DAY));
     return endOldSessions(tx, now, new Date(now.getTime() - idleMinutes * MINUTE));
   });
+  // There is room again: whoever came in meanwhile signs in once more, and is written down.
+  app.mind.passing.clear();
+  app.mind.wrongPins.clear();
   sessionsEnded(app, ended);
 }
 
@@ -117,7 +132,8 @@ export async function signIn(app: AppContext, name: string, pin: string, caller:
   const device = known ?? randomUUID();
   const session = randomUUID();
   const old = await sessionOf(app, caller);
-  const ended = await app.db.transaction(async (tx) => {
+  let ended: readonly string[] = [];
+  const writing = app.db.transaction(async (tx) => {
     await rememberDevice(tx, device, staff.id, now);
     await insertSession(tx, {
       id: session,
@@ -134,14 +150,17 @@ export async function signIn(app: AppContext, name: string, pin: string, caller:
       address: caller.address,
       detail: { session },
     });
-    return old ? endSession(tx, old.session) : [];
+    ended = old ? await endSession(tx, old.session) : [];
   });
-  sessionsEnded(app, ended);
   const { id, role } = staff;
+  const person = { id, name: staff.name, role };
+  if (!(await whereRoom(writing)))
+    app.mind.passing.set(hashOf(token), { person, session, until: now.getTime() + PASSING });
+  sessionsEnded(app, ended);
   return good({
     cookie: signed(app.secret, token),
     device: signed(app.secret, device),
-    person: { id, name: staff.name, role },
+    person,
     seconds: sessionDays * 86_400,
   });
 }
@@ -149,6 +168,8 @@ export async function signIn(app: AppContext, name: string, pin: string, caller:
 export async function signOut(app: AppContext, caller: Caller): Promise<void> {
   const found = await sessionOf(app, caller);
   if (!found) return;
+  if ([...app.mind.passing.values()].some(({ session }) => session === found.session))
+    return sessionsEnded(app, [found.session]);
   const ended = await app.db.transaction(async (tx) => {
     await insertSecurity(tx, app.clock.now(), {
       what: 'signed out',

@@ -76,7 +76,7 @@ test('a stale tab is told, keeps what was typed there, and can go on or give way
   await other.getByLabel('Name', { exact: true }).fill('From the other tab');
   await page.getByLabel('Name', { exact: true }).fill('From this tab');
   await other.getByRole('button', { name: 'Save quote' }).click();
-  await expect(page.getByText('changed at another screen')).toBeVisible();
+  await expect(page.getByText('changed since you opened it')).toBeVisible();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
   await expect(page.getByText('Both changed:')).toBeVisible();
   await page.getByRole('button', { name: 'Go on with this' }).click();

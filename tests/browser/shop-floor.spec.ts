@@ -81,7 +81,7 @@ test('two benches on one job: the later tap is told, nothing is done twice', asy
   await page.getByRole('button', { name: /All here/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
   await stale.getByRole('button', { name: /All here/ }).click();
-  await expect(stale.getByText('was changed at another screen')).toBeVisible();
+  await expect(stale.getByText('Ines just changed')).toBeVisible();
   await expect(stale.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
 });
 

@@ -29,7 +29,30 @@ afterAll(async () => {
   await db.close();
   fs.rmSync(root, { recursive: true, force: true });
 });
-const hold = <T>(work: () => Promise<T>) => db.hold(work);
+const hold = <T>(work: (going: () => void) => Promise<T>) => db.hold(work);
+/** A folder with what a shop's has, but little of it: for what is not about the database. */
+const little = path.join(root, 'little');
+const FILES = {
+  secret: 'k'.repeat(32),
+  'db/PG_VERSION': '17',
+  'db/base/1': 'x'.repeat(90_000),
+  lock: '',
+  'tls/key': 't',
+};
+beforeAll(() => {
+  for (const [name, text] of Object.entries(FILES)) {
+    fs.mkdirSync(path.dirname(path.join(little, name)), { recursive: true });
+    fs.writeFileSync(path.join(little, name), text);
+  }
+  fs.mkdirSync(path.join(little, 'db/pg_wal'));
+});
+const still = <T>(work: (going: () => void) => Promise<T>) => work(() => undefined);
+const makeLittle = async (name: string) => {
+  const file = path.join(root, name);
+  const made = await makeArchive({ folder: little, file, at, hold: still });
+  expect(made.ok).toBe(true);
+  return file;
+};
 const make = (name: string, held = hold) => {
   const file = path.join(root, name);
   return makeArchive({ folder, file, at, hold: held }).then((made) => ({ made, file }));
@@ -101,9 +124,9 @@ describe('a back-up', () => {
   });
 
   it('leaves out the lock, the socket and other back-ups', async () => {
-    fs.mkdirSync(path.join(folder, 'back-ups'), { recursive: true });
-    fs.writeFileSync(path.join(folder, 'back-ups', 'old.tar.gz'), 'old');
-    const { file } = await make('left.tar.gz');
+    fs.mkdirSync(path.join(little, 'back-ups'), { recursive: true });
+    fs.writeFileSync(path.join(little, 'back-ups', 'old.tar.gz'), 'old');
+    const file = await makeLittle('left.tar.gz');
     const names: string[] = [];
     await tar.list({ file, onReadEntry: (entry) => void names.push(entry.path) });
     expect(names[0]).toBe('manifest.json');
@@ -112,7 +135,7 @@ describe('a back-up', () => {
   });
 
   it('holds each photo once, and none of the small ones, which can be made again', async () => {
-    const photos = photosIn(folder);
+    const photos = photosIn(little);
     const picture = (shade: number) =>
       sharp({ create: { width: 900, height: 700, channels: 3, background: { r: shade, g: 9, b: 9 } } })
         .png()
@@ -124,7 +147,7 @@ describe('a back-up', () => {
       await photos.read(kept.value.hash, 'small');
       hashes.push(kept.value.hash);
     }
-    const { file } = await make('photos.tar.gz');
+    const file = await makeLittle('photos.tar.gz');
     const names: string[] = [];
     await tar.list({ file, onReadEntry: (entry) => void names.push(entry.path) });
     const jpegs = names.filter((name) => name.endsWith('.jpg')).sort();
@@ -132,11 +155,11 @@ describe('a back-up', () => {
     const again = path.join(root, 'with-photos');
     expect((await restoreArchive(file, again)).ok).toBe(true);
     expect(await photosIn(again).read(hashes[1]!, 'small')).toBeDefined();
-    for (const name of ['photos', 'small-photos']) fs.rmSync(path.join(folder, name), { recursive: true });
+    for (const name of ['photos', 'small-photos']) fs.rmSync(path.join(little, name), { recursive: true });
   });
 
   it('that was changed, cut short or made up is not restored, and nothing is written', async () => {
-    const { file } = await make('whole.tar.gz');
+    const file = await makeLittle('whole.tar.gz');
     const to = path.join(root, 'never');
     const bytes = fs.readFileSync(file);
     const cases: [string, Buffer][] = [
@@ -164,7 +187,7 @@ describe('a back-up', () => {
   });
 
   it('is not restored over anything', async () => {
-    const { file } = await make('onto.tar.gz');
+    const file = await makeLittle('onto.tar.gz');
     const to = path.join(root, 'used');
     fs.mkdirSync(to);
     fs.writeFileSync(path.join(to, 'letter'), 'x');
@@ -179,10 +202,10 @@ describe('a back-up', () => {
 describe('the back-ups of a shop', { timeout: 180_000 }, () => {
   const clock = { at, now: () => clock.at };
   const settings = { ...USUAL_SETTINGS, backUpsKept: 2 };
-  const backUps = () => backUpsOf(folder, db, clock, async () => settings);
+  const backUps = () => backUpsOf(little, { hold: still } as Db, clock, async () => settings);
 
   it('are kept so many, the newest first; one at a time', async () => {
-    fs.rmSync(path.join(folder, 'back-ups'), { recursive: true, force: true });
+    fs.rmSync(path.join(little, 'back-ups'), { recursive: true, force: true });
     const mine = backUps();
     for (const day of [7, 8, 9]) {
       clock.at = new Date(2031, 4, day, 12);
@@ -194,7 +217,7 @@ describe('the back-ups of a shop', { timeout: 180_000 }, () => {
   });
 
   it('are made each night at the hour, once, also when the shop was closed then, unless it is switched off', async () => {
-    fs.rmSync(path.join(folder, 'back-ups'), { recursive: true, force: true });
+    fs.rmSync(path.join(little, 'back-ups'), { recursive: true, force: true });
     const mine = backUps();
     const at2 = { ...settings, backUpHour: 2 };
     clock.at = new Date(2031, 4, 10, 1, 59);
@@ -211,16 +234,50 @@ describe('the back-ups of a shop', { timeout: 180_000 }, () => {
     expect(lastDue(new Date(2031, 4, 12, 2), 2)).toEqual(new Date(2031, 4, 12, 2));
   });
 
+  it('that were half made when the program ended are swept at the next start, key and all; whole ones stay', async () => {
+    const place = path.join(little, 'back-ups');
+    const mine = backUps();
+    const whole = await mine.make();
+    expect(whole.ok).toBe(true);
+    const kept = fs.readdirSync(place).sort();
+    for (const half of ['.making-Ab12Cd', '.making-Zz99Yy']) {
+      fs.mkdirSync(path.join(place, half, 'db'), { recursive: true });
+      fs.writeFileSync(path.join(place, half, 'secret'), 'k'.repeat(32));
+    }
+    fs.writeFileSync(path.join(place, `${nameAt(at)}.making`), 'half');
+    fs.writeFileSync(path.join(place, 'notes.txt'), 'not ours');
+    mine.sweep();
+    expect(fs.readdirSync(place).sort()).toEqual([...kept, 'notes.txt'].sort());
+    fs.rmSync(path.join(place, 'notes.txt'));
+  });
+
+  it('made in another folder are copied in the shop’s own first, where a half one is swept', async () => {
+    const other = path.join(root, 'other');
+    const seen = new Set<string>();
+    const watched = {
+      hold: async <T>(work: (going: () => void) => Promise<T>) => {
+        for (const where of [other, path.join(little, 'back-ups')])
+          for (const name of fs.existsSync(where) ? fs.readdirSync(where) : [])
+            if (name.startsWith('.making-')) seen.add(path.basename(where));
+        return work(() => undefined);
+      },
+    };
+    const mine = backUpsOf(little, watched as Db, clock, async () => settings);
+    expect((await mine.make(path.join(other, 'elsewhere.tar.gz'))).ok).toBe(true);
+    expect([...seen]).toEqual(['back-ups']);
+    expect(fs.readdirSync(other)).toEqual(['elsewhere.tar.gz']);
+  });
+
   it('are asked for by a command through a socket in the folder', async () => {
     const mine = backUps();
-    const server = listenForCommands(folder, mine);
+    const server = listenForCommands(little, mine);
     await new Promise((resolve) => server.once('listening', resolve));
     const file = path.join(root, 'asked.tar.gz');
-    const answer = await askRunning(folder, { do: 'back-up', file });
+    const answer = await askRunning(little, { do: 'back-up', file });
     expect(answer).toMatchObject({ ok: true, said: expect.stringContaining('read back and whole') });
     expect(await verifyArchive(file)).toBeUndefined();
-    expect(await askRunning(folder, { do: 'something' } as never)).toMatchObject({ ok: false });
+    expect(await askRunning(little, { do: 'something' } as never)).toMatchObject({ ok: false });
     await new Promise((resolve) => server.close(resolve));
-    expect(await askRunning(folder, { do: 'back-up' })).toBeUndefined();
+    expect(await askRunning(little, { do: 'back-up' })).toBeUndefined();
   });
 });

@@ -6,7 +6,9 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { type Front, type FrontOptions, LARGEST, openFront } from '@/front/front';
+import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
+import { FREE_LINE_MS, type Front, type FrontOptions, INNER_LINE_MS, LARGEST, openFront } from '@/front/front';
+import { isRouterState } from '@/front/router-state';
 import { isLoopback, namesOf, tlsOf } from '@/front/names';
 
 interface Seen {
@@ -203,6 +205,55 @@ describe('what comes to the front', () => {
     expect((await ask('/')).status).toBe(200);
   });
 
+  it.each([
+    ['a page', 'GET', '/desk', 200],
+    ['a command', 'POST', '/api/v1/commands', 200],
+    ['what would be done twice', 'POST', '/api/photos', 502],
+  ])('whose line breaks before the first byte: %s', async (_name, method, url, status) => {
+    let broken = 0;
+    inner.removeAllListeners('request');
+    inner.on('request', (request, response) => {
+      if (broken > 0) return answer(request, response);
+      broken += 1;
+      request.once('end', () => request.socket.destroy()).resume();
+    });
+    const body = method === 'GET' ? undefined : 'x'.repeat(50_000);
+    const cookie = { cookie: 'lopren=good' };
+    const got = await ask(url, { method, headers: cookie, ...(body ? { body } : {}) });
+    expect([got.status, broken]).toEqual([status, 1]);
+    expect(seen.map(({ bytes }) => bytes)).toEqual(status === 200 ? [body?.length ?? 0] : []);
+  });
+
+  it('is answered however often the server behind has just closed the line that was kept', async () => {
+    // Its lines are closed at about the moment at which they are used again.
+    inner.keepAliveTimeout = 5;
+    const statuses = new Set<number>();
+    for (let turn = 0; turn < 60; turn += 1) {
+      const burst = await Promise.all(
+        Array.from({ length: 3 }, () => ask('/api/photos', { method: 'POST', body: 'x' })),
+      );
+      for (const { status } of burst) statuses.add(status);
+      await new Promise((resolve) => setTimeout(resolve, turn % 13));
+    }
+    expect([...statuses]).toEqual([200]);
+  });
+
+  it('waits while the server behind takes no line, and is answered when it does', async () => {
+    const { port } = inner.address() as AddressInfo;
+    inner.closeAllConnections();
+    await new Promise((resolve) => inner.close(resolve));
+    const waiting = ask('/api/photos', { method: 'POST', body: 'patience' });
+    inner = http.createServer(answer);
+    setTimeout(() => inner.listen(port, '127.0.0.1'), 200);
+    expect((await waiting).status).toBe(200);
+    expect(seen.map(({ bytes }) => bytes)).toEqual([8]);
+  });
+
+  it('keeps its lines for less long than the server behind', () => {
+    expect(FREE_LINE_MS).toBeLessThan(INNER_LINE_MS);
+    expect(fs.readFileSync('src/front/serve.ts', 'utf8')).toContain('keepAliveTimeout: INNER_LINE_MS');
+  });
+
   it('is told 502 when nothing is behind', async () => {
     inner.closeAllConnections();
     await new Promise((resolve) => inner.close(resolve));
@@ -315,5 +366,47 @@ describe('the connection', () => {
       new Set(['localhost', '127.0.0.1', '[::1]', 'shop.example', 'b.example', '192.168.1.4']),
     );
     expect(namesOf({ LOPREN_HOST: '0.0.0.0' }).has(os.hostname().toLowerCase())).toBe(true);
+  });
+});
+
+describe('the state of the router', () => {
+  const leaf = ['__PAGE__', {}];
+  const good: unknown[] = [
+    leaf,
+    ['', { children: ['desk', { children: leaf }] }, null, null, 1],
+    ['', { children: [['number', '2401', 'd', null], { children: leaf }, ['/desk/2401', ''], 'refetch'] }],
+    ['', {}, null, 'inside-shared-layout', 16, 'x'],
+    [['a', 'b', 'di(..)(..)', ['c']], {}],
+  ];
+  const bad: unknown[] = [
+    null,
+    {},
+    [],
+    ['x'],
+    ['x', { children: 'y' }],
+    [['a', 'b', 'z', null], {}],
+    [['a', 'b', 'd'], {}],
+    ['', {}, 'x'],
+    ['', {}, null, 'again'],
+    ['', {}, null, null, 'one'],
+    ['', {}, null, null, 1, 2],
+    ['', {}, null, null, 1, 'x', 'more'],
+  ];
+  const theirs = (text: string) => {
+    try {
+      return parseAndValidateFlightRouterState(text) !== undefined;
+    } catch {
+      return false;
+    }
+  };
+  it.each([...good, ...bad].map((one) => encodeURIComponent(JSON.stringify(one))))(
+    'is read as Next reads it: %s',
+    (text) => expect(isRouterState(text)).toBe(theirs(text)),
+  );
+  it('is what a page sends, and nothing else', () => {
+    const texts = (all: unknown[]) => all.map((one) => isRouterState(encodeURIComponent(JSON.stringify(one))));
+    expect([...new Set(texts(good))]).toEqual([true]);
+    expect([...new Set(texts(bad))]).toEqual([false]);
+    for (const text of ['%', '{', '%7B', 'x'.repeat(50_000)]) expect(isRouterState(text)).toBe(false);
   });
 });

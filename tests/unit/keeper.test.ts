@@ -65,7 +65,7 @@ describe('a data folder', () => {
     fs.truncateSync(path.join(folder, 'secret'));
     expect(() => isNew(folder)).toThrow('has 0 bytes and not 32');
     fs.truncateSync(path.join(folder, 'db/PG_VERSION'));
-    expect(() => isNew(folder)).toThrow('PG_VERSION is missing or empty');
+    expect(() => isNew(folder)).toThrow('PG_VERSION is missing, empty or cut off');
   });
 
   it('that holds something else is not filled', () => {
@@ -180,6 +180,111 @@ describe('the thread of the database', () => {
     await held;
     await db.transaction((tx) => tx.query('SELECT 1'));
     await db.close();
+  });
+});
+
+describe('a transaction', () => {
+  const at = async (limits: { abandoned: number; held: number }) => {
+    const { Host } = await import('@/db/pglite/host');
+    const { openPglite } = await import('@/db/pglite/disk');
+    const { dbOver } = await import('@/db/client');
+    const host = new Host(await openPglite(undefined, IMAGE), undefined, limits);
+    await host.open();
+    return { host, db: dbOver((ask) => host.handle(ask)) };
+  };
+
+  it('goes on for as long as it is at work, and is given up when nothing is asked in it', async () => {
+    const { db } = await at({ abandoned: 150, held: 150 });
+    const busy = db.transaction(async (tx) => {
+      for (let step = 0; step < 8; step += 1) {
+        await wait(60);
+        await tx.query('SELECT 1');
+      }
+      return 'done';
+    });
+    expect(await busy).toBe('done');
+    const hung = db.transaction(async (tx) => {
+      await wait(400);
+      await tx.query('SELECT 1');
+    });
+    await expect(hung).rejects.toThrow('the transaction is over');
+    expect(await db.query('SELECT 1 AS n')).toEqual([{ n: 1 }]);
+  });
+
+  it('of a start is not given up, however long it thinks; a held copy goes on while it says so', async () => {
+    const { host, db } = await at({ abandoned: 60, held: 100 });
+    const begun = await host.handle({ kind: 'begin', write: true, patient: true });
+    await wait(300);
+    const tx = 'tx' in begun ? begun.tx : 0;
+    await host.handle({ kind: 'script', sql: 'CREATE TABLE late (n integer)', tx });
+    await host.handle({ kind: 'end', tx, commit: true });
+    expect(await db.query('SELECT n FROM late')).toEqual([]);
+    const copied = await db.hold(async (going) => {
+      for (let file = 0; file < 6; file += 1) {
+        await wait(50);
+        going();
+      }
+      return 'copied';
+    });
+    expect(copied).toBe('copied');
+    await expect(db.hold(() => wait(300))).rejects.toThrow('the transaction is over');
+  });
+
+  it('has no time limit before the start is over, and has one after', async () => {
+    const { Keeper } = await import('@/db/pglite/keeper');
+    const said: unknown[] = [];
+    const thread = () => {
+      const made = sourceThread();
+      const post = made.postMessage.bind(made);
+      made.postMessage = (message: { ask: unknown }) => (said.push(message.ask), post(message));
+      return made;
+    };
+    const keeper = new Keeper({ folder: await copy(), thread });
+    await keeper.open();
+    const transaction = async () => {
+      const begun = await keeper.ask({ kind: 'begin', write: true });
+      await keeper.ask({ kind: 'end', tx: 'tx' in begun ? begun.tx : 0, commit: true });
+    };
+    await transaction();
+    keeper.begun();
+    await transaction();
+    expect(said).toContainEqual({ kind: 'begin', write: true, patient: true });
+    expect(said).toContainEqual({ kind: 'begin', write: true });
+    await keeper.close();
+  });
+});
+
+describe('a start that comes to nothing', () => {
+  it.each([
+    ['pg_control', 'global/pg_control', 4000, 'global/pg_control is missing, empty or cut off'],
+    ['the log', undefined, 0, 'is damaged and cannot be opened'],
+  ])('for want of %s says so, and what to do', async (_name, file, bytes, said) => {
+    const folder = await copy();
+    if (file) fs.truncateSync(path.join(folder, 'db', file), bytes);
+    else {
+      const control = path.join(folder, 'db/global/pg_control');
+      fs.writeFileSync(control, Buffer.alloc(8192, 0x5a));
+    }
+    const opened = openDb({ folder, thread: sourceThread });
+    await expect(opened).rejects.toThrow(said);
+    await expect(opened).rejects.toThrow(/restore (a|the newest) back-up/i);
+  });
+
+  it('is told in sentences, whatever it was', async () => {
+    const { startTrouble } = await import('@/server/start');
+    const { DbError, DbUnavailable } = await import('@/db/client');
+    const told = [
+      new DbUnavailable('no-room'),
+      new DbUnavailable('slow'),
+      new DbError('relation "x" does not exist'),
+      new StartRefused('The data folder is a file.'),
+      new Error('the database does not open'),
+    ].map(startTrouble);
+    expect(told[0]).toMatch(/disk is nearly full.*Make room/);
+    expect(told[1]).toMatch(/Nothing was lost\. Start it again/);
+    expect(told[2]).toMatch(/relation "x" does not exist.*Start it again/);
+    expect(told[3]).toBe('The data folder is a file.');
+    expect(told[4]).toMatch(/start it again\.$/);
   });
 });
 

@@ -242,11 +242,11 @@ describe('changed at another screen', () => {
     type('Width', '15');
     await elsewhere(orderId);
     press('Save quote');
-    await screen.findByText(/changed at another screen/);
+    await screen.findByText(/changed since you opened it/);
     expect(field('Width').value).toBe('15');
     await screen.findByText(/^Theirs, taken in: .*Name/);
     press('Go on with this');
-    await waitFor(() => expect(screen.queryByText(/changed at another screen/)).toBeNull());
+    await waitFor(() => expect(screen.queryByText(/changed since you opened it/)).toBeNull());
     press('Save quote');
     await waitFor(async () => expect((await shop().viewOf(orderId)).revision).toBe(3));
     const saved = (await shop().viewOf(orderId)).pieces[0]!.design.piece;
@@ -275,7 +275,7 @@ describe('changed at another screen', () => {
     type('Width', '15');
     await elsewhere(orderId);
     press('Save quote');
-    await screen.findByText(/changed at another screen/);
+    await screen.findByText(/changed since you opened it/);
     fireEvent.click(await screen.findByRole('button', { name: 'Take theirs, drop mine' }));
     await waitFor(() => expect(field('Width').value).toBe('12'));
     expect(field('Name').value).toBe('Theirs');

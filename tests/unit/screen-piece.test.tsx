@@ -163,12 +163,12 @@ describe('what else is written down', () => {
       }),
     );
     type('Lies at', 'Drawer 5');
-    await screen.findByText(/was changed at another screen/, {}, { timeout: 4000 });
+    await screen.findByText(/changed since it was shown here/, {}, { timeout: 4000 });
     expect(field('Lies at').value).toBe('Drawer 5');
     expect((await kept())!.place).toBe('Drawer 4');
     press('Keep what I wrote');
     await keptSoon(({ place }) => expect(place).toBe('Drawer 5'));
-    expect(screen.queryByText(/was changed at another screen/)).toBeNull();
+    expect(screen.queryByText(/changed since it was shown here/)).toBeNull();
   });
 
   it('typed on while a slow line still keeps what was before is kept as well, and nobody is told of a conflict', async () => {
@@ -191,7 +191,7 @@ describe('what else is written down', () => {
     press('Sign here');
     letGo();
     await waitFor(async () => expect((await kept())?.place).toBe('Drawer 7'), { timeout: 8000 });
-    expect(screen.queryByText(/was changed at another screen/)).toBeNull();
+    expect(screen.queryByText(/changed since it was shown here/)).toBeNull();
   });
 
   it('is kept when somebody goes elsewhere in the middle of it', async () => {

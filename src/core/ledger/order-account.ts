@@ -39,7 +39,8 @@ const share = (amount: Money, part: Money, whole: Money): Money =>
   whole === 0 ? NOTHING : summed(Number(roundHalfUp(mul(rational(amount), rational(part, whole)))));
 
 /** What is held before the sale, and the tax of it that went on already. */
-export const heldOf = ({ deposits, taxBooked }: OrderAccount): Money => summed(deposits + sumOf(Object.values(taxBooked)));
+export const heldOf = ({ deposits, taxBooked }: OrderAccount): Money =>
+  summed(deposits + sumOf(Object.values(taxBooked)));
 
 /** What is still to come: of what is ordered, or of what was handed over. */
 export const owed = (account: OrderAccount): Money =>

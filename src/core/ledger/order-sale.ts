@@ -31,7 +31,9 @@ export function soldIn(
   return TAX_GROUPS.flatMap((tax) => {
     const groups = SALES_GROUPS.map((group) => ({
       group,
-      amount: sumOf(lines.filter((line) => line.taxGroup === tax && groupOf(line) === group).map((line) => line.amount)),
+      amount: sumOf(
+        lines.filter((line) => line.taxGroup === tax && groupOf(line) === group).map((line) => line.amount),
+      ),
     })).filter(({ amount }) => amount !== 0);
     const named = groups.length > 0 ? groups : [{ group: tax, amount: NOTHING }];
     const parts = spread(

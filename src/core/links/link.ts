@@ -22,9 +22,10 @@ export type LinkState = 'open' | 'withdrawn' | 'over';
 /** Why nobody is let in: too many tried from there, no such link, or one that has ended. */
 export type Closed = 'too-many' | 'unknown' | Exclude<LinkState, 'open'>;
 export const linkState = (
-  { expires, withdrawn }: { readonly expires: Date; readonly withdrawn: Date | null },
+  // `over`: somebody came too late before.
+  { expires, withdrawn, over }: { readonly expires: Date; readonly withdrawn: Date | null; readonly over: boolean },
   now: Date,
-): LinkState => (withdrawn ? 'withdrawn' : now >= expires ? 'over' : 'open');
+): LinkState => (withdrawn ? 'withdrawn' : over || now >= expires ? 'over' : 'open');
 
 const MINUTE = 60_000;
 export const TRIES = 10;

@@ -13,8 +13,11 @@ export const FILLING = 'db.new';
 export const SECRET = 'secret';
 const SECRET_BYTES = 32;
 
+/** PostgreSQL writes its control file whole, always as long. */
+const CONTROL = 'global/pg_control';
+const CONTROL_BYTES = 8192;
 /** What every whole database of ours has; files end without a slash. */
-const WHOLE = ['PG_VERSION', 'postgresql.conf', 'global/pg_control', 'base/', 'pg_wal/', 'pg_xact/', 'pg_multixact/'];
+const WHOLE = ['PG_VERSION', 'postgresql.conf', CONTROL, 'base/', 'pg_wal/', 'pg_xact/', 'pg_multixact/'];
 
 /** May stand in a folder that holds no shop yet. */
 const NO_SHOP = new Set(['lock', 'lost+found']);
@@ -24,7 +27,12 @@ const entriesOf = (folder: string) => (fs.existsSync(folder) ? fs.readdirSync(fo
 function missingIn(database: string): string[] {
   const missing = WHOLE.filter((name) => {
     const found = fs.statSync(path.join(/*turbopackIgnore: true*/ database, name), { throwIfNoEntry: false });
-    return !found || found.isDirectory() !== name.endsWith('/') || (found.isFile() && found.size === 0);
+    return (
+      !found ||
+      found.isDirectory() !== name.endsWith('/') ||
+      (found.isFile() && found.size === 0) ||
+      (name === CONTROL && found.size !== CONTROL_BYTES)
+    );
   });
   if (
     !missing.includes('pg_wal/') &&
@@ -54,7 +62,7 @@ export function isNew(folder: string): boolean {
     const missing = missingIn(database);
     if (missing.length > 0)
       throw new StartRefused(
-        `The database in ${database} is not whole: ${missing.join(', ')} is missing or empty. Nothing was changed. ` +
+        `The database in ${database} is not whole: ${missing.join(', ')} is missing, empty or cut off. Nothing was changed. ` +
           'Look whether the volume is mounted, or restore a back-up into an empty folder.',
       );
     lookAtSecret(folder);

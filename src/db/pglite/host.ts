@@ -9,16 +9,19 @@ import type { PGlite } from '@electric-sql/pglite';
 export type Ask =
   | { readonly kind: 'query'; readonly sql: string; readonly params: readonly unknown[]; readonly tx?: number }
   | { readonly kind: 'script'; readonly sql: string; readonly tx?: number }
-  | { readonly kind: 'begin'; readonly write: boolean }
+  /** `patient`: for what takes as long as it takes, as a start; it is never given up while its owner lives. */
+  | { readonly kind: 'begin'; readonly write: boolean; readonly patient?: boolean }
   | { readonly kind: 'end'; readonly tx: number; readonly commit: boolean }
   /** Everything that was written goes to the files, and nothing more until `end`: for a back-up. */
   | { readonly kind: 'hold' }
+  /** Whoever holds it is still at work. */
+  | { readonly kind: 'going'; readonly tx: number }
   | { readonly kind: 'close' };
 export type Reply = { readonly rows: Record<string, unknown>[] } | { readonly tx: number };
 
-/** A transaction that nobody finishes (its owner died) gives the connection back after this long; a hold sooner. */
+/** A transaction of a request in which nothing is asked for so long is taken for hung, and gives the connection back; a hold sooner. */
 const ABANDONED_MS = 60_000;
-const HELD_MS = 10_000;
+const HELD_MS = 20_000;
 
 /** Nothing is begun that writes while less than this is free, in bytes. */
 export const LEAST_ROOM = 64 * 2 ** 20;
@@ -39,9 +42,9 @@ class HostError extends Error {
 interface Held {
   readonly tx: number;
   readonly release: () => void;
-  timer: NodeJS.Timeout;
-  /** Begins to count until it is taken for abandoned. */
-  readonly abandoned: () => NodeJS.Timeout;
+  timer: NodeJS.Timeout | undefined;
+  /** Begins to count until it is taken for abandoned; never, where it may take as long as it takes. */
+  readonly abandoned: () => NodeJS.Timeout | undefined;
   readonly end: (commit: boolean) => Promise<void>;
 }
 
@@ -54,6 +57,10 @@ export class Host {
     private readonly pg: PGlite,
     /** Free bytes on the database's volume. */
     private readonly room: () => number = () => Number.POSITIVE_INFINITY,
+    private readonly limits: { readonly abandoned: number; readonly held: number } = {
+      abandoned: ABANDONED_MS,
+      held: HELD_MS,
+    },
   ) {}
 
   /** Makes reading the rule; to be called once, before anything else. */
@@ -62,9 +69,10 @@ export class Host {
   }
 
   async handle(ask: Ask): Promise<Reply> {
-    if (ask.kind === 'begin') return { tx: await this.begin(ask.write) };
+    if (ask.kind === 'begin') return { tx: await this.begin(ask.write, ask.patient ?? false) };
     if (ask.kind === 'hold') return { tx: await this.hold() };
     if (ask.kind === 'end') return this.end(ask.tx, ask.commit);
+    if (ask.kind === 'going') return this.atWork(ask.tx, async () => ({ rows: [] }));
     if (ask.kind === 'close') return this.inTurn(async () => (await this.pg.close(), { rows: [] }));
     const run = async (): Promise<Reply> => {
       if (ask.kind === 'script') return this.script(ask.sql);
@@ -72,19 +80,23 @@ export class Host {
       return { rows };
     };
     if (ask.tx === undefined) return this.inTurn(run);
-    if (this.held?.tx !== ask.tx) throw new Error('the transaction is over');
-    return run();
+    return this.atWork(ask.tx, run);
   }
 
-  /** A script takes as long as it takes: its transaction is not abandoned meanwhile. */
   private async script(sql: string): Promise<Reply> {
+    await this.pg.exec(sql);
+    return { rows: [] };
+  }
+
+  /** Whoever asks is at work: what is asked takes as long as it takes, and after it the time counts anew. */
+  private async atWork(tx: number, run: () => Promise<Reply>): Promise<Reply> {
     const { held } = this;
-    if (held) clearTimeout(held.timer);
+    if (held?.tx !== tx) throw new Error('the transaction is over');
+    clearTimeout(held.timer);
     try {
-      await this.pg.exec(sql);
-      return { rows: [] };
+      return await run();
     } finally {
-      if (held) held.timer = held.abandoned();
+      if (this.held === held) held.timer = held.abandoned();
     }
   }
 
@@ -94,8 +106,12 @@ export class Host {
     return turn;
   }
 
-  /** Takes the connection in its turn, does `first`, and keeps it until it is ended or `most` ms are over. */
-  private take(first: () => Promise<unknown>, end: (commit: boolean) => Promise<unknown>, most: number) {
+  /** Takes the connection in its turn, does `first`, and keeps it until it is ended or nobody was at work for `most` ms. */
+  private take(
+    first: () => Promise<unknown>,
+    end: (commit: boolean) => Promise<unknown>,
+    most: number | undefined,
+  ): Promise<number> {
     return new Promise<number>((resolve, reject) => {
       void this.inTurn(
         () =>
@@ -103,7 +119,10 @@ export class Host {
             const tx = this.next++;
             first().then(
               () => {
-                const abandoned = () => setTimeout(() => void this.end(tx, false).catch(() => undefined), most);
+                const abandoned = () =>
+                  most === undefined
+                    ? undefined
+                    : setTimeout(() => void this.end(tx, false).catch(() => undefined), most);
                 const timer = abandoned();
                 this.held = { tx, release, timer, abandoned, end: async (commit) => void (await end(commit)) };
                 resolve(tx);
@@ -118,19 +137,20 @@ export class Host {
     });
   }
 
-  private begin(write: boolean): Promise<number> {
+  private begin(write: boolean, patient: boolean): Promise<number> {
     const first = async () => {
       if (write && this.room() < LEAST_ROOM) throw new HostError(NO_ROOM, 'the disk is nearly full');
       await this.pg.exec(write ? 'BEGIN READ WRITE' : 'BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY');
     };
-    return this.take(first, (commit) => this.pg.exec(commit ? 'COMMIT' : 'ROLLBACK'), ABANDONED_MS);
+    const most = patient ? undefined : this.limits.abandoned;
+    return this.take(first, (commit) => this.pg.exec(commit ? 'COMMIT' : 'ROLLBACK'), most);
   }
 
   private hold(): Promise<number> {
     return this.take(
       () => this.pg.exec('CHECKPOINT'),
       async () => undefined,
-      HELD_MS,
+      this.limits.held,
     );
   }
 

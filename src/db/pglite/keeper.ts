@@ -35,7 +35,10 @@ export interface KeeperOptions {
 const LIMITS = { told: 15_000, ended: 60_000 };
 /** Scripts bring a database up to date before anybody is let in: an old shop's takes minutes. */
 const PATIENT = { told: 1_800_000, ended: 1_800_000 };
+const REMEMBERED_MS = 3000;
 const OPENING_MS = 120_000;
+/** The first time the folder may have to be filled, on a machine that has much else to do. */
+const FIRST_OPENING_MS = 1_800_000;
 /** Between two tries to open again, in ms: the first at once, then longer and longer. */
 const PAUSES = [0, 500, 1000, 2000, 5000];
 
@@ -54,13 +57,20 @@ export class Keeper {
   private waiting = new Map<number, Question>();
   private next = 1;
   private closed = false;
+  /** While a shop is being started nobody waits at the counter: what is asked takes as long as it takes. */
+  private starting = true;
   private timer: NodeJS.Timeout | undefined;
 
   constructor(private readonly options: KeeperOptions) {}
 
   /** Opens the database for the first time; throws what stands in its way. */
   async open(): Promise<void> {
-    this.thread = await this.started();
+    this.thread = await this.started(FIRST_OPENING_MS);
+  }
+
+  /** The start is over: from now on every question has its time limit. */
+  begun(): void {
+    this.starting = false;
   }
 
   readonly ask: Wire = (ask) => {
@@ -68,16 +78,19 @@ export class Keeper {
     if (!thread) return Promise.reject(this.unavailable());
     return new Promise((resolve, reject) => {
       const id = this.next++;
-      const limits = this.options.limits ?? (this.isPatient(ask) ? PATIENT : LIMITS);
+      const limits = this.options.limits ?? (this.starting || this.isPatient(ask) ? PATIENT : LIMITS);
+      const said = ask.kind === 'begin' && limits.ended >= PATIENT.ended ? { ...ask, patient: true } : ask;
       const settle = (answer: Answer | DbUnavailable) => {
-        if (answer instanceof DbUnavailable) reject(answer);
-        else if (answer.reply) resolve(answer.reply);
+        if (answer instanceof DbUnavailable) {
+          this.refused = { at: performance.now(), why: answer.why };
+          reject(answer);
+        } else if (answer.reply) resolve(answer.reply);
         else reject(errorOf(answer));
       };
       const late = setTimeout(() => this.tooLong(id), limits.told);
       const over = setTimeout(() => this.end(thread), limits.ended);
       this.waiting.set(id, { ask, settle, timers: [late, over] });
-      thread.postMessage({ id, ask });
+      thread.postMessage({ id, ask: said });
     });
   };
 
@@ -88,9 +101,15 @@ export class Keeper {
     return ask.kind === 'script' || (ask.kind === 'end' && this.scripted.delete(ask.tx));
   }
 
-  /** Whether questions are answered now. */
+  /** When somebody was last told that there is no answer, and why. */
+  private refused: { readonly at: number; readonly why: Exclude<DbState, 'open'> } | undefined;
+  /**
+   * Whether questions are answered now. For a moment after one was not, they are not: a page that failed for want of its
+   * answer is finished later than that.
+   */
   state(): DbState {
     if (!this.thread) return this.roomy() ? 'stopped' : 'no-room';
+    if (this.refused && performance.now() - this.refused.at < REMEMBERED_MS) return this.refused.why;
     return [...this.waiting.values()].some(({ settle }) => settle === undefined) ? 'slow' : 'open';
   }
 
@@ -164,7 +183,7 @@ export class Keeper {
     }, pause);
   }
 
-  private started(): Promise<Worker> {
+  private started(most = OPENING_MS): Promise<Worker> {
     const { folder, prepared } = this.options;
     const thread = this.options.thread();
     return new Promise((resolve, reject) => {
@@ -175,7 +194,7 @@ export class Keeper {
         void thread.terminate();
         reject(error);
       };
-      const timer = setTimeout(() => give(new Error('the database does not open')), OPENING_MS);
+      const timer = setTimeout(() => give(new Error('the database does not open')), most);
       thread.on('message', (answer: Answer) => {
         if (opened) return this.take(thread, answer);
         if (!answer.reply) return give(errorOf(answer));

@@ -4,6 +4,7 @@ import { parentPort } from 'node:worker_threads';
 import { fillFolder, openPglite } from './disk';
 import { DATABASE, isNew, roomIn } from './folder';
 import { type Ask, Host } from './host';
+import { StartRefused } from './lock';
 
 export interface Open {
   readonly kind: 'open';
@@ -18,10 +19,24 @@ interface Message {
 const port = parentPort;
 let host: Host | undefined;
 
+/** What PostgreSQL inside says when it gives up while it opens helps nobody. */
+async function opening(database: string) {
+  try {
+    return await openPglite(database);
+  } catch (error) {
+    const said = error instanceof Error ? `${error.name} ${error.message}` : String(error);
+    if (!GONE.test(said) && !said.includes('failed to initialize')) throw error;
+    throw new StartRefused(
+      `The database in ${database} is damaged and cannot be opened. Nothing was deleted. ` +
+        'Restore the newest back-up into an empty folder (npm run restore), and keep this one for whoever helps you.',
+    );
+  }
+}
+
 async function answer(ask: Ask | Open) {
   if (ask.kind === 'open') {
     if (isNew(ask.folder)) await fillFolder(ask.folder, ask.prepared);
-    const opened = new Host(await openPglite(path.join(ask.folder, DATABASE)), () => roomIn(ask.folder));
+    const opened = new Host(await opening(path.join(ask.folder, DATABASE)), () => roomIn(ask.folder));
     await opened.open();
     host = opened;
     return { rows: [] };

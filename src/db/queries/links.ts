@@ -12,9 +12,11 @@ const linkRow = z.object({
   expires_at: z.date(),
   reasons: z.record(z.string(), z.string()),
   withdrawn_at: z.date().nullable(),
+  over: z.boolean(),
 });
 export type LinkRow = z.infer<typeof linkRow>;
-const LINK = `SELECT l.id, l.order_id, l.made_at, s.name AS by, l.expires_at, l.reasons, l.withdrawn_at
+const LINK = `SELECT l.id, l.order_id, l.made_at, s.name AS by, l.expires_at, l.reasons, l.withdrawn_at,
+                     EXISTS (SELECT 1 FROM link_event e WHERE e.link_id = l.id AND e.what = 'came late') AS over
                 FROM order_link l LEFT JOIN staff s ON s.id = l.made_by_id`;
 
 export const linkByHash = async (db: Queries, hash: string) =>

@@ -3,7 +3,7 @@ import type { Closed } from '@/core/links/link';
 import { LINK_CLOSED } from '@/words/screens/link';
 import styles from './link.module.css';
 
-export function ClosedPage({ why, contact }: { why: Exclude<Closed, 'too-many'>; contact: string }) {
+export function ClosedPage({ why, contact }: { why: Exclude<Closed, 'too-many' | 'unknown'>; contact: string }) {
   const { head, say } = LINK_CLOSED[why];
   return (
     <main className={styles.narrow}>

@@ -131,7 +131,13 @@ async function copyAll(folder: string, into: string): Promise<Seen> {
 }
 
 /** The second pass, while nothing is written: what is new, changed or gone since. */
-async function copyChanged(folder: string, into: string, seen: Seen, begunAt: number): Promise<void> {
+async function copyChanged(
+  folder: string,
+  into: string,
+  seen: Seen,
+  begunAt: number,
+  going: () => void,
+): Promise<void> {
   const now = new Set(await filesIn(folder));
   const stale: string[] = [];
   await inBatches([...now], async (name) => {
@@ -139,6 +145,7 @@ async function copyChanged(folder: string, into: string, seen: Seen, begunAt: nu
     if (seen.get(name) !== markOf(found) || Number(found.mtimeMs) > begunAt - youngMs(found)) stale.push(name);
   });
   await inBatches(stale, async (name) => {
+    going();
     if (!seen.has(name)) await copyFile(folder, into, name);
     else
       await copyDifferences(
@@ -176,15 +183,23 @@ function foldersIn(folder: string): string[] {
 export interface MakeOptions {
   readonly folder: string;
   readonly file: string;
+  /** Where the copy lies while it is made; beside the file where nothing is said. */
+  readonly copyIn?: string;
   readonly at: Date;
   /** Lets `work` run while the database writes nothing; directly when it is not open. */
-  readonly hold: <T>(work: () => Promise<T>) => Promise<T>;
+  readonly hold: <T>(work: (going: () => void) => Promise<T>) => Promise<T>;
 }
 
 /** Makes a back-up of `folder` in `file`, reads it back, and answers its size. Nothing is left of one that failed. */
-export async function makeArchive({ folder, file, at, hold }: MakeOptions): Promise<Outcome<{ bytes: number }>> {
+export async function makeArchive({
+  folder,
+  file,
+  copyIn = path.dirname(file),
+  at,
+  hold,
+}: MakeOptions): Promise<Outcome<{ bytes: number }>> {
   const target = path.dirname(file);
-  fs.mkdirSync(target, { recursive: true, mode: 0o700 });
+  for (const made of [target, copyIn]) fs.mkdirSync(made, { recursive: true, mode: 0o700 });
   let size = 0;
   await inBatches(await filesIn(folder), async (name) => {
     size += await fs.promises.stat(path.join(/*turbopackIgnore: true*/ folder, name)).then(
@@ -192,17 +207,19 @@ export async function makeArchive({ folder, file, at, hold }: MakeOptions): Prom
       () => 0,
     );
   });
-  const { bavail, bsize } = fs.statfsSync(target);
-  if (bavail * bsize < 2 * size + SPARE)
-    return bad(issue('back-up-no-room', { megabytes: Math.ceil((2 * size + SPARE) / 1e6) }));
-  const copy = fs.mkdtempSync(path.join(/*turbopackIgnore: true*/ target, '.making-'));
+  for (const place of [target, copyIn]) {
+    const { bavail, bsize } = fs.statfsSync(place);
+    if (bavail * bsize < 2 * size + SPARE)
+      return bad(issue('back-up-no-room', { megabytes: Math.ceil((2 * size + SPARE) / 1e6) }));
+  }
+  const copy = fs.mkdtempSync(path.join(/*turbopackIgnore: true*/ copyIn, '.making-'));
   const making = `${file}.making`;
   try {
     // What lies in memory is written now, so that little is left for the second pass.
     await hold(async () => undefined);
     const begunAt = Date.now();
     const seen = await copyAll(folder, copy);
-    await hold(() => copyChanged(folder, copy, seen, begunAt));
+    await hold((going) => copyChanged(folder, copy, seen, begunAt, going));
     for (const name of foldersIn(path.join(/*turbopackIgnore: true*/ folder, 'db')))
       fs.mkdirSync(path.join(/*turbopackIgnore: true*/ copy, 'db', name), { recursive: true });
     const files: FileSum[] = [];

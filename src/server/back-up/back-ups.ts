@@ -15,11 +15,15 @@ export interface BackUps {
   making(): boolean;
   /** Makes one: in the shop's own folder, where only so many are kept, or in `file`. */
   make(file?: string): Promise<Outcome<BackUpView>>;
+  /** Deletes what a program that was killed left half made: copies of the database, with the key in them. At start. */
+  sweep(): void;
   /** Makes the nightly one when it is due; answers what came of it. */
   nightly(settings: ShopSettings): Promise<Outcome<BackUpView> | undefined>;
 }
 
 const NAME = /^lopren-(\d{4})-(\d{2})-(\d{2})-(\d{2})(\d{2})(\d{2})\.tar\.gz$/;
+/** What is being made goes by these names. */
+const HALF = /^\.making-\w{6}$|^lopren-[\d-]+\.tar\.gz\.making$/;
 const two = (value: number) => String(value).padStart(2, '0');
 /** By the clock of this computer, so that names are in order of time. */
 export const nameAt = (at: Date): string =>
@@ -66,7 +70,7 @@ export function backUpsOf(folder: string, db: Db, clock: Clock, kept: () => Prom
     try {
       const at = clock.now();
       const into = file ?? path.join(/*turbopackIgnore: true*/ place, nameAt(at));
-      const made = await makeArchive({ folder, file: into, at, hold: (work) => db.hold(work) });
+      const made = await makeArchive({ folder, file: into, copyIn: place, at, hold: (work) => db.hold(work) });
       if (!made.ok) return made;
       if (file === undefined) await prune();
       return good({ name: path.basename(into), at: at.toISOString(), bytes: made.value.bytes });
@@ -75,6 +79,11 @@ export function backUpsOf(folder: string, db: Db, clock: Clock, kept: () => Prom
     } finally {
       busy = false;
     }
+  };
+  const sweep = () => {
+    for (const name of fs.existsSync(place) ? fs.readdirSync(place) : [])
+      if (HALF.test(name))
+        fs.rmSync(path.join(/*turbopackIgnore: true*/ place, name), { recursive: true, force: true });
   };
   const nightly: BackUps['nightly'] = async ({ backUpNightly, backUpHour }) => {
     const now = clock.now();
@@ -85,5 +94,5 @@ export function backUpsOf(folder: string, db: Db, clock: Clock, kept: () => Prom
     notBefore = made.ok ? 0 : now.getTime() + AGAIN_MS;
     return made;
   };
-  return { list, making: () => busy, make, nightly };
+  return { list, making: () => busy, make, sweep, nightly };
 }

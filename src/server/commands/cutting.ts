@@ -1,8 +1,9 @@
 /** A plan becomes real: material is taken and offcuts come back, in one step; and the way back until the next plan. */
 import { bare } from '@/core/agreed';
+import { sameValue } from '@/core/design/edit';
 import { checkSheets } from '@/core/cutting/sheets/check';
 import { checkSticks } from '@/core/cutting/sticks/check';
-import { jobByJob } from '@/core/cutting/baseline';
+import { type Apart, jobByJob } from '@/core/cutting/baseline';
 import type { Wanted } from '@/core/cutting/demand';
 import { type CutPlans, figuresOf, lengthOf } from '@/core/cutting/plan-figures';
 import { type CutRequests, dropId } from '@/core/cutting/plan-request';
@@ -26,10 +27,11 @@ import {
   spoilPart,
   takeStock,
 } from '@/db/queries/rack';
-import type { Tx } from '@/db/client';
+import type { Queries, Tx } from '@/db/client';
 import type { By } from '@/db/queries/rows';
 import { cutRequests } from '../cutting/needs';
-import type { Handler } from '../door';
+import type { ShopData } from '../app-context';
+import type { Handler, Readying } from '../door';
 import { inSlices } from '../slices';
 
 /** What a check finds when the rack or the jobs have changed since the plan was made, and not the plan is wrong. */
@@ -140,7 +142,23 @@ async function take(tx: Tx, comes: Comes, now: Date, by: By): Promise<PlanEffect
   return { used, made, stock, codes };
 }
 
-export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...asked }, { app, now, by, role }) => {
+export interface HeldAgainst {
+  readonly requests: CutRequests;
+  readonly apart: Apart;
+}
+/** What the plan is held against is searched for before the transaction, as long as that takes. */
+export async function heldAgainst(db: Queries, books: ShopData, tickets: readonly string[]): Promise<HeldAgainst> {
+  const { requests } = await cutRequests(db, books, tickets);
+  return { requests, apart: await inSlices(jobByJob(requests)) };
+}
+export const readyPlan: Readying<'confirm-plan'> = async ({ tickets }, { app }) => {
+  const books = await app.books();
+  return books ? good(await heldAgainst(app.db, books, tickets)) : bad(issue('shop-unknown'));
+};
+
+export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ...asked }, context) => {
+  const { app, now, by, role } = context;
+  const ready = context.ready as HeldAgainst;
   const books = await app.booksIn(tx);
   if (!books) return bad(issue('shop-unknown'));
   const { requests, wanted, missing } = await cutRequests(tx, books, tickets);
@@ -151,9 +169,11 @@ export const confirmPlan: Handler<'confirm-plan'> = async (tx, { id, tickets, ..
   if (wrong.length > 0) return bad(...wrong);
   const plans = planned ? withCosts(requests, asked) : asked;
   if (plans.sticks.bars.length + plans.sheets.sheets.length === 0) return bad(issue('plan-empty'));
+  // Rack or jobs changed in the moment between, and the plan fits all the same: it is asked for once more.
+  if (!sameValue(ready.requests, requests)) return bad(issue('plan-rack-changed', { what: '' }));
   const number = await nextPlanNumber(tx);
   const { codes, ...effect } = await take(tx, comesOf(requests, plans, wanted, number), now, by);
-  const figures = figuresOf(requests, plans, await inSlices(jobByJob(requests)));
+  const figures = figuresOf(requests, plans, ready.apart);
   await insertPlan(tx, { id, number, at: now, by, request: requests, plan: plans, figures, effect });
   const ticketOf = new Map([
     ...wanted.frames.flatMap((frame) => frame.legs.map((leg) => [leg.id, frame.ticket] as const)),

@@ -8,7 +8,7 @@ import { changeSheets, setGroupRule, setPrices, takeBackEdition } from './books'
 import { dropHouse, keepHouseDesign } from './house';
 import { importList, readyImport, readyUndo, undoEdition } from './lists';
 import { openAgain, recordBuilt } from './built';
-import { confirmPlan, spoilCut, undoPlan } from './cutting';
+import { confirmPlan, readyPlan, spoilCut, undoPlan } from './cutting';
 import { handOver } from './hand-over';
 import { askCard, cardAnswer, dropCard, reversePayment, takeCash, takeTransfer, takeVoucher } from './money';
 import { acceptOrder, reQuote, readyQuote, saveQuote } from './orders';
@@ -128,5 +128,6 @@ export const readyings: Readyings = {
   'save-quote': readyQuote,
   'change-agreed': readyChangeOrder,
   'count-till': readyCount,
+  'confirm-plan': readyPlan,
   'take-in': readyTakeIn,
 };

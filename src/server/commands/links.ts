@@ -30,7 +30,7 @@ export const hashOfToken = (token: string): string => createHash('sha256').updat
 async function open(tx: Tx, id: string, now: Date): Promise<Outcome<{ link: LinkRow; order: OrderRow }>> {
   const link = await lockLink(tx, id);
   if (!link) return bad(issue('link-unknown'));
-  if (linkState({ expires: link.expires_at, withdrawn: link.withdrawn_at }, now) !== 'open')
+  if (linkState({ expires: link.expires_at, withdrawn: link.withdrawn_at, over: link.over }, now) !== 'open')
     return bad(issue('link-over'));
   return good({ link, order: (await lockOrder(tx, link.order_id))! });
 }

@@ -93,8 +93,7 @@ export const takeCash: Handler<'take-cash'> = async (tx, payload, context) => {
   const { orderId, paymentId, amount, tendered, less, credit } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const refusal =
-    (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
+  const refusal = (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
   if (refusal) return refusal;
   const change = changeOf(money(tendered ?? amount), money(amount));
   if (change === undefined) return bad(issue('tendered-less', { tendered: tendered!, amount }, 'tendered'));
@@ -112,8 +111,7 @@ export const takeTransfer: Handler<'take-transfer'> = async (tx, payload, contex
   const { orderId, paymentId, amount, note, less, credit } = payload;
   const order = await found(tx, orderId);
   if (!order.ok) return order;
-  const refusal =
-    (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
+  const refusal = (await above(tx, order.value, amount, credit)) ?? lessThanDeposit(order.value, amount, less, context);
   if (refusal) return refusal;
   const postings = await postingsFor(tx, order.value, 'bank', money(amount), context);
   await book(tx, context, { id: paymentId, kind: kindFor(order.value), orderId, note }, postings);

@@ -35,9 +35,11 @@ export const readyTakeIn: Readying<'take-in'> = async ({ record }, { app }): Pro
   return good(found);
 };
 
-export const takeIn: Handler<'take-in'> = async (tx, { pieceId, revision, record }, { now, by, ready }) => {
+export const takeIn: Handler<'take-in'> = async (tx, { pieceId, revision, record }, { now, by, ready, role }) => {
   const before = await lockRecord(tx, pieceId);
   if ((before?.revision ?? null) !== revision) return bad(issue('record-stale'));
+  // At the desk a piece has its id before its order is saved; at the bench it is there, or it is nobody's.
+  if (!before && role === 'bench' && !(await aboutPiece(tx, pieceId))) return bad(issue('record-unknown'));
   for (const photo of ready as KeptPhoto[]) await insertPhoto(tx, photo, now, by);
   if (before) await updateRecord(tx, pieceId, record, now, by);
   else await insertRecord(tx, pieceId, record, now, by);

@@ -59,7 +59,7 @@ export const LINK_CLOSED: Readonly<
 > = {
   unknown: {
     head: 'There is no such link',
-    say: 'Look whether the whole address was copied. After many wrong ones it takes a minute until any opens here.',
+    say: 'Check that the whole address was copied, or ask the shop to send it again.',
   },
   withdrawn: { head: 'This link was withdrawn', say: 'The shop took it back. Ask them for another one.' },
   over: { head: 'This link has ended', say: 'Ask the shop for another one.' },
