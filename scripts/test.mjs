@@ -1,7 +1,7 @@
 /** npm test: installs what is missing and runs everything. Ends with one line of totals. */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import fs from 'node:fs';
-import { build, install, run, tool } from './lib.mjs';
+import { install, run } from './lib.mjs';
 
 function chromium() {
   if (fs.existsSync('/usr/bin/chromium')) return;
@@ -15,62 +15,82 @@ function chromium() {
   run('apt-get', ['install', '-y', '-qq', 'chromium']);
 }
 
-/** Runs a test runner to its end and keeps its verdict, so that the totals are told in any case. */
-function counted(name, args, report) {
-  fs.rmSync(report, { force: true });
-  const done = spawnSync(`node_modules/.bin/${name}`, args, {
-    stdio: 'inherit',
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
-  });
-  const told = fs.existsSync(report) ? JSON.parse(fs.readFileSync(report, 'utf8')) : undefined;
-  return { ok: done.status === 0, told };
-}
+const ENVIRONMENT = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+const running = new Set();
+process.on('exit', () => {
+  for (const child of running) child.kill();
+});
 
-/** A program that runs beside others; what it says is told when it is waited for. */
-function beside(command, args, log) {
+/** Starts a program beside others. What it says is kept, and told when it is waited for; answers its status then. */
+function beside(name, command, args, env = {}) {
   fs.mkdirSync('test-results', { recursive: true });
+  const log = `test-results/${name.replace(/\W+/g, '-')}.log`;
   const file = fs.openSync(log, 'w');
-  const child = spawn(command, args, { stdio: ['ignore', file, file] });
+  const from = performance.now();
+  const child = spawn(command, args, { stdio: ['ignore', file, file], env: { ...ENVIRONMENT, ...env } });
   fs.closeSync(file);
-  const over = new Promise((resolve) => child.on('exit', resolve));
-  process.on('exit', () => child.kill());
+  running.add(child);
+  const over = new Promise((resolve) =>
+    child.on('exit', (status) => {
+      running.delete(child);
+      resolve({ status, seconds: Math.round((performance.now() - from) / 1000) });
+    }),
+  );
   return async () => {
-    const status = await over;
-    process.stdout.write(fs.readFileSync(log, 'utf8'));
+    const { status, seconds } = await over;
+    process.stdout.write(`\n── ${name}, ${seconds} s\n${fs.readFileSync(log, 'utf8')}`);
     return status;
   };
 }
+const program = (name) => `node_modules/.bin/${name}`;
+const must = async (step) => {
+  if ((await step) !== 0) process.exit(1);
+};
 
-const step = (name) => process.stdout.write(`\n── ${name}\n`);
+/** A test runner's verdict, read from its report, so that the totals are told in any case. */
+async function counted(name, runner, args, report) {
+  fs.rmSync(report, { force: true });
+  const status = await beside(name, program(runner), args)();
+  const told = fs.existsSync(report) ? JSON.parse(fs.readFileSync(report, 'utf8')) : undefined;
+  return { ok: status === 0, told };
+}
 
+const begun = performance.now();
 install();
 chromium();
-step('format');
-tool('prettier', ['--check', '--log-level', 'warn', '.']);
-step('build');
-build();
+
+// What only reads goes beside the build; what starts servers waits for it. Two cores are busy throughout.
+const format = beside('format', program('prettier'), ['--check', '--log-level', 'warn', '.']);
+const building = beside('build', process.execPath, ['scripts/build.mjs']);
+await must(format());
+const rules = beside('imports', program('depcruise'), [
+  'src',
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+]);
+await must(rules());
+await must(building());
+const lint = beside('lint', program('eslint'), ['--max-warnings', '0', '.']);
+const types = beside('types', program('tsc'), ['--noEmit']);
+await must(types());
 // Mostly it waits for servers to come up.
-const killed = beside(process.execPath, ['tests/crash/kill-loop.mjs'], 'test-results/kill.log');
-step('lint');
-tool('eslint', ['--max-warnings', '0', '.']);
-tool('depcruise', ['src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']);
-step('types');
-tool('tsc', ['--noEmit']);
-step('kill -9');
-const crash = await killed();
-step('unit');
-const unit = counted(
+const killed = beside('kill -9', process.execPath, ['tests/crash/kill-loop.mjs']);
+await must(lint());
+const unit = await counted(
+  'unit',
   'vitest',
   ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
   'test-results/unit.json',
 );
-step('browser');
-const browser = counted('playwright', ['test'], 'test-results/browser.json');
+const crash = await killed();
+const browser = await counted('browser', 'playwright', ['test'], 'test-results/browser.json');
 
 const passed = (unit.told?.numPassedTests ?? 0) + (browser.told?.stats.expected ?? 0) + (crash === 0 ? 1 : 0);
 // A runner that failed without a failed test (a file it could not read) counts as one.
 const failures = (runner, told) => (runner.ok ? 0 : Math.max(1, told ?? 0));
 const failed =
   failures(unit, unit.told?.numFailedTests) + failures(browser, browser.told?.stats.unexpected) + (crash === 0 ? 0 : 1);
-process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.stdout.write(`\nin ${Math.round((performance.now() - begun) / 1000)} s\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choose, forgetTyped, addCustomer, signIn, tape, total } from './shop';
 
 test.describe.configure({ timeout: 150_000 });

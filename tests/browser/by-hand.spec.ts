@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addCustomer, forgetTyped, signIn } from './shop';
 
 test('windows are laid out by hand, catch in line with one another, are saved, and can be cut', async ({ page }) => {

@@ -1,5 +1,5 @@
 /** After yes: an agreed order is changed at the desk, and open quotes are gone through. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { saveQuote, signIn, total } from './shop';
 
 test.describe.configure({ timeout: 120_000 });

@@ -1,5 +1,5 @@
 /** The desk by keyboard alone: how many keys a whole order takes. */
-import { type Page, expect, test } from '@playwright/test';
+import { type Page, expect, test } from './test';
 import { forgetTyped, signIn, total } from './shop';
 
 /** Presses keys and types letters, and counts every one; a chord counts each key that is held. */

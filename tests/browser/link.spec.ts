@@ -1,5 +1,5 @@
 /** The customer's link: made at the desk, used on a phone without scripts, followed at the desk. */
-import { type Browser, type Page, expect, test } from '@playwright/test';
+import { type Browser, type Page, expect, test } from './test';
 import { saveQuote, signIn } from './shop';
 
 test.describe.configure({ timeout: 120_000 });

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { forgetTyped, signIn, tape, total } from './shop';
 
 test('import a list, take the order, work it, send it back once, collect it paid', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { type Page, expect, test } from '@playwright/test';
+import { type Page, expect, test } from './test';
 import { signIn, total } from './shop';
 
 /** A day at the counter: a voucher sold, an order paid three ways, money given back, one taken on account, the till closed. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { signIn } from './shop';
 
 const DESIGN = {
@@ -200,9 +200,9 @@ test.describe('hostile bodies get problem details with a path, and the server st
 
 test('a new shop asks for its first owner, then opens, and keeps its computations to those who signed in', async ({
   browser,
-}, info) => {
-  const base = info.config.metadata.shop as string;
-  const page = await (await browser.newContext({ baseURL: base })).newPage();
+  shopOfOwn,
+}) => {
+  const page = await (await browser.newContext({ baseURL: shopOfOwn })).newPage();
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'A new shop' })).toBeVisible();
   expect((await page.request.post('/api/v1/work-out', { data: DESIGN })).status()).toBe(401);

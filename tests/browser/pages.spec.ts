@@ -1,7 +1,7 @@
 /** What must hold of every page: nothing that shuts somebody out, one heading, no more script than was agreed, no page wider than its screen. */
 import zlib from 'node:zlib';
 import AxeBuilder from '@axe-core/playwright';
-import { type Page, expect, test } from '@playwright/test';
+import { type Page, expect, test } from './test';
 import { PAGES } from '@/contract/access';
 import { newToken } from '@/core/links/link';
 import { forgetTyped, signIn } from './shop';

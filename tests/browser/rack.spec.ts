@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choose, signIn } from './shop';
 
 test('the jobs that wait are planned, a leg is moved by hand, the plan confirmed, a cut spoiled and planned again', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { STAFF } from '@demo/people';
 import { forgetTyped, signIn } from './shop';
 

@@ -1,4 +1,4 @@
-import { type Locator, type Page, expect } from '@playwright/test';
+import { type Locator, type Page, expect } from './test';
 
 export const PEOPLE = { Ines: '2417', Tobin: '3108', Maro: '5520' } as const;
 

@@ -1,6 +1,6 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { type APIRequestContext, type Page, expect, test } from '@playwright/test';
+import { type APIRequestContext, type Page, expect, test } from './test';
 import { type Audience, PAGES, ROUTES } from '@/contract/access';
 import { CUSTOMERS, STAFF } from '@demo/people';
 import { PEOPLE, signIn } from './shop';

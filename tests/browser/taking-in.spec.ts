@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import sharp from 'sharp';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { choose, forgetTyped, signIn } from './shop';
 
 const photo = (w: number, h: number, hue: number) =>

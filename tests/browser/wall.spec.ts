@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { addCustomer, forgetTyped, signIn } from './shop';
 
 test('a set is hung on its wall by hand and by keys, and its card says where the hooks go', async ({ page }) => {

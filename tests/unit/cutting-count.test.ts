@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Line, countBound, fewestNew, lineOf } from '@/core/cutting/count';
+import { rounds } from '../wide';
 
 /** What a stick or sheet is, and how much each of those opened holds, as a share of the most it can. */
 const kind = fc.record({
@@ -45,7 +46,7 @@ describe('the bound by counting', () => {
         expect(countBound(lines, load)).toBeLessThanOrEqual(cost + 1e-6);
         expect(countBound(lines, load, fresh)).toBeLessThanOrEqual(cost + 1e-6);
       }),
-      { seed: 11, numRuns: 500 },
+      { seed: 11, numRuns: rounds(500) },
     );
   });
 

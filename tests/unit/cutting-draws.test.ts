@@ -13,6 +13,7 @@ import { WayProgram } from '@/core/cutting/sheets/program';
 import { SheetSearch } from '@/core/cutting/sheets/search';
 import { type CutSheet, type SheetTask, sheetTasks } from '@/core/cutting/sheets/task';
 import { dayOfRectangles } from '../cutting/generate';
+import { rounds } from '../wide';
 
 const never = () => false;
 const solver = await loadHighs();
@@ -27,7 +28,7 @@ const anyCandidates = (random: Random, sizes: number, count: number) =>
 
 describe('Beginnings of a plan', () => {
   it('take no more than there is, and end only where little is left or nothing fits any more', () => {
-    for (let seed = 1; seed <= 60; seed += 1) {
+    for (let seed = 1; seed <= rounds(60); seed += 1) {
       const random = randomFrom(seed);
       const need = Array.from({ length: 12 }, () => random.below(4));
       const racks = [random.below(2), random.below(2)];

@@ -25,6 +25,7 @@ import { TightPlans } from '@/core/cutting/sticks/tight';
 import { bestSheets, bestSticks } from '../cutting/brute';
 import { dayOfRectangles, perfectSticks, threeAStick } from '../cutting/generate';
 import { tinySheets, tinySticks } from '../cutting/tiny';
+import { rounds } from '../wide';
 
 let solver: Solver;
 beforeAll(async () => {
@@ -42,7 +43,7 @@ describe('The exact plan of few frames', () => {
   it('costs what trying everything finds, and is a plan', () => {
     const random = randomFrom(77);
     let tried = 0;
-    for (let round = 0; round < 250; round += 1) {
+    for (let round = 0; round < rounds(250); round += 1) {
       const request = tinySticks(random);
       const [task] = stickTasks(request);
       const exact = new StickExact(task!, [...task!.frames.keys()]);
@@ -59,7 +60,7 @@ describe('The exact plan of few frames', () => {
       ]);
       expect(checkSticks(request, plan), told).toEqual([]);
     }
-    expect(tried).toBeGreaterThan(100);
+    expect(tried).toBeGreaterThan(rounds(100));
   });
 });
 
@@ -86,7 +87,7 @@ describe('Plans that leave next to nothing', () => {
   it('are chosen among sets exactly when some of them together hold every leg within the slack', () => {
     const random = randomFrom(5);
     let some = 0;
-    for (let round = 0; round < 300; round += 1) {
+    for (let round = 0; round < rounds(300); round += 1) {
       const counts = Array.from({ length: 4 }, () => 1 + random.below(2));
       const sets = Array.from({ length: 9 }, () => ({
         classes: counts.flatMap((count, one) => Array.from({ length: random.below(count + 1) }, () => one)),
@@ -109,7 +110,7 @@ describe('Plans that leave next to nothing', () => {
       );
       expect(found.reduce((sum, { left }) => sum + left, 0)).toBeLessThanOrEqual(2);
     }
-    expect(some).toBeGreaterThan(50);
+    expect(some).toBeGreaterThan(rounds(50));
   });
 });
 
@@ -117,7 +118,7 @@ describe('The bound of sheets by pricing', () => {
   it('stays below the best plan from the coarse grids to the fine', () => {
     const random = randomFrom(4711);
     let near = 0;
-    for (let round = 0; round < 60; round += 1) {
+    for (let round = 0; round < rounds(60); round += 1) {
       const request = tinySheets(random);
       const best = bestSheets(request);
       const [task] = sheetTasks(request);
@@ -130,7 +131,7 @@ describe('The bound of sheets by pricing', () => {
       }
       if (bound.bound > 0.95 * best) near += 1;
     }
-    expect(near).toBeGreaterThan(5);
+    expect(near).toBeGreaterThan(rounds(5));
   });
 
   it('counts new sheets for what can be made, and no more of them than a plan opens', () => {
@@ -164,8 +165,8 @@ describe('Sets of few parts', () => {
   it('are those that trying every cut finds room for', () => {
     const random = randomFrom(99);
     let whole = 0;
-    const rounds = 60;
-    for (let round = 0; round < rounds; round += 1) {
+    const many = rounds(60);
+    for (let round = 0; round < many; round += 1) {
       const request = sheetsSchema.parse({
         kerf: random.below(2) * 3,
         minOffcut: { short: 5000, long: 5000 },
@@ -186,8 +187,8 @@ describe('Sets of few parts', () => {
       expect(sets.within(0b111, w, h), JSON.stringify(request)).toBe(one);
       if (one) whole += 1;
     }
-    expect(whole).toBeGreaterThan(5);
-    expect(whole).toBeLessThan(rounds - 5);
+    expect(whole).toBeGreaterThan(rounds(5));
+    expect(whole).toBeLessThan(many - 2);
   });
 
   const within = (set: number) => [...Array(64).keys()].filter((part) => part > 0 && (part & set) === part);
@@ -197,7 +198,7 @@ describe('Sets of few parts', () => {
     const all = 0b11111;
     const bits = [0, 1, 2, 3, 4];
     let saved = 0;
-    for (let round = 0; round < 300; round += 1) {
+    for (let round = 0; round < rounds(300); round += 1) {
       const racks = 1 + random.below(2);
       const areas = bits.map(() => 100 * random.next()).sort((a, b) => b - a);
       // Parts dealt out to sheets and to the rack, so that they just go: sets of each, and all sets within.
@@ -223,7 +224,7 @@ describe('Sets of few parts', () => {
       expect(chosen!.filter(({ rack }) => rack === 0)).toHaveLength(count);
       if (chosen!.length > count) saved += 1;
     }
-    expect(saved).toBeGreaterThan(150);
+    expect(saved).toBeGreaterThan(rounds(150));
 
     // Areas that add up to a hair more than they are: what one sheet leaves just goes on the piece of the rack.
     const just = [0b001, 0b010, 0b100].map((set) => ({ set, rack: 0 })).concat({ set: 0b110, rack: 1 });
@@ -233,7 +234,7 @@ describe('Sets of few parts', () => {
   it('are chosen for as little by an integer program as remainder by remainder', () => {
     const random = randomFrom(64);
     let made = 0;
-    for (let round = 0; round < 60; round += 1) {
+    for (let round = 0; round < rounds(60); round += 1) {
       const [parts, racks] = [6, 2];
       // What can be cut can be cut without some of its parts.
       const ways = Array.from({ length: 8 }, () => {
@@ -261,14 +262,14 @@ describe('Sets of few parts', () => {
         told,
       ).toBe(one.cost);
     }
-    expect(made).toBeGreaterThan(15);
+    expect(made).toBeGreaterThan(rounds(15));
     expect(made).toBeLessThan(55);
   });
 
   it('prove no more than is true, and give plans', () => {
     const random = randomFrom(12);
     let found = 0;
-    for (let round = 0; round < 80; round += 1) {
+    for (let round = 0; round < rounds(80); round += 1) {
       const request = tinySheets(random);
       const [task] = sheetTasks(request);
       const racks = task!.sources.flatMap(({ most }, index) => (most === 1 ? [index] : []));
@@ -289,6 +290,6 @@ describe('Sets of few parts', () => {
       expect(exact.done, told).toBe(true);
       expect(exact.bound, told).toBeLessThanOrEqual(bestSheets(request) * (1 + 1e-9));
     }
-    expect(found).toBeGreaterThan(40);
+    expect(found).toBeGreaterThan(rounds(40));
   });
 });

@@ -11,6 +11,7 @@ import { CuttingPool } from '@/server/cutting/pool';
 import { ThreadDied } from '@/server/cutting/threads';
 import { sourceCuttingThread } from '../../scripts/cutting-thread';
 import { bulkFrames, dayOfFrames, dayOfRectangles, perfectSheets, threeAStick } from '../cutting/generate';
+import { rounds } from '../wide';
 
 let pool: CuttingPool;
 beforeAll(async () => {
@@ -95,7 +96,7 @@ describe('plans', () => {
         if (answer.ok)
           expect(answer.value.reasons.map((one) => one.id).sort()).toEqual([...answer.value.unmade].sort());
       }),
-      { numRuns: 60, seed: 31 },
+      { numRuns: rounds(60), seed: 31 },
     );
     const told: number[] = [];
     const day = dayOfRectangles(4, 60);

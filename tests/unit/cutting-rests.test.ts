@@ -12,6 +12,7 @@ import { Subsets } from '@/core/cutting/sheets/subsets';
 import { type SheetResult, type Tree, cutSheet, sheetTasks } from '@/core/cutting/sheets/task';
 import { byEveryCut, smallSheet } from '../cutting/every-cut';
 import { bulkRectangles, dayOfRectangles } from '../cutting/generate';
+import { rounds } from '../wide';
 
 const LIMITS = { sets: Infinity, work: Infinity, points: Infinity };
 
@@ -31,7 +32,7 @@ describe('What is left beside a set of parts', () => {
   it('is what every cut there is can leave, with cuts that leave it', () => {
     const random = randomFrom(11);
     let [some, two] = [0, 0];
-    for (let round = 0; round < 150; round += 1) {
+    for (let round = 0; round < rounds(150); round += 1) {
       const request = smallSheet(random, 2 + random.below(2));
       const told = JSON.stringify(request);
       const { task, subsets, rests } = restsOf(request, { pieces: Infinity, places: Infinity });
@@ -56,14 +57,14 @@ describe('What is left beside a set of parts', () => {
       );
       if (truth > one) two += 1;
     }
-    expect(some).toBeGreaterThan(60);
-    expect(two).toBeGreaterThan(20);
+    expect(some).toBeGreaterThan(rounds(60));
+    expect(two).toBeGreaterThan(rounds(20));
   });
 
   it('lies between what was found and a limit where not all is tried', () => {
     const random = randomFrom(5);
     let less = 0;
-    for (let round = 0; round < 12; round += 1) {
+    for (let round = 0; round < rounds(12); round += 1) {
       const request = smallSheet(random, 4);
       const { task, subsets, rests } = restsOf(request, { pieces: 3, places: 2 });
       const { w, h } = task.sources[0]!;
@@ -87,7 +88,7 @@ describe('Sets of many parts', () => {
     while (!many.done) many.grow(1e6);
     const random = randomFrom(8);
     let fit = 0;
-    for (let round = 0; round < 400; round += 1) {
+    for (let round = 0; round < rounds(400); round += 1) {
       const bits = new Set(Array.from({ length: 2 + random.below(4) }, () => random.below(sizes.length)));
       const list = [...bits].sort((a, b) => a - b);
       const few = new Subsets(
@@ -101,7 +102,7 @@ describe('Sets of many parts', () => {
       expect(many.within(set, w, h), list.join()).toBe(goes);
       if (goes) fit += 1;
     }
-    expect(fit).toBeGreaterThan(50);
+    expect(fit).toBeGreaterThan(rounds(50));
     expect(fit).toBeLessThan(380);
   });
 });

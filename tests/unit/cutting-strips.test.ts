@@ -14,6 +14,7 @@ import { Strips } from '@/core/cutting/sheets/strips';
 import { Ways } from '@/core/cutting/sheets/ways';
 import { byEveryCut, everyCut, smallSheet } from '../cutting/every-cut';
 import { dayOfRectangles } from '../cutting/generate';
+import { rounds } from '../wide';
 
 let solver: Solver;
 beforeAll(async () => {
@@ -37,7 +38,7 @@ describe('Sets whose strips must be broken off', () => {
     const random = randomFrom(3);
     const side = 16;
     const seen = { yes: 0, no: 0 };
-    for (let round = 0; round < 25; round += 1) {
+    for (let round = 0; round < rounds(25); round += 1) {
       const minBreak = 2 + random.below(2);
       const request = { ...smallSheet(random, 4, minBreak, side, side), kerf: 0 };
       const [task] = sheetTasks(request);
@@ -55,13 +56,13 @@ describe('Sets whose strips must be broken off', () => {
             );
           }
     }
-    for (const count of [seen.yes, seen.no]) expect(count).toBeGreaterThan(5000);
+    for (const count of [seen.yes, seen.no]) expect(count).toBeGreaterThan(rounds(5000));
   });
 
   it('have cuts that do it and cost what is left; none is left out for a saw', () => {
     const random = randomFrom(31);
     const seen = { can: 0, cannot: 0, saw: 0, best: 0 };
-    for (let round = 0; round < 220; round += 1) {
+    for (let round = 0; round < rounds(220); round += 1) {
       const request = smallSheet(random, 2 + random.below(3), 2 + random.below(2), 13, 16);
       const told = JSON.stringify(request);
       const { task, ways } = allWays(request);
@@ -92,16 +93,16 @@ describe('Sets whose strips must be broken off', () => {
       seen.can += 1;
       if (sheet.cost <= open - rate * most + 1e-9) seen.best += 1;
     }
-    for (const count of [seen.can, seen.cannot, seen.saw]) expect(count).toBeGreaterThan(20);
+    for (const count of [seen.can, seen.cannot, seen.saw]) expect(count).toBeGreaterThan(rounds(20));
     // What is left is not always known exactly, but mostly.
     expect(seen.best).toBeGreaterThan(0.8 * seen.can);
   });
 
   it('make plans, and a bound that no plan beats', () => {
     const random = randomFrom(8);
-    const rounds = 60;
+    const many = rounds(60);
     let [found, proven] = [0, 0];
-    for (let round = 0; round < rounds; round += 1) {
+    for (let round = 0; round < many; round += 1) {
       const one = { ...smallSheet(random, 4, 2 + random.below(2), 15, 18), unmadePenalty: 1000 };
       // Now and then whatever is left is useful.
       const request = round % 5 === 0 ? { ...one, minOffcut: { short: 0, long: 0 } } : one;
@@ -134,8 +135,8 @@ describe('Sets whose strips must be broken off', () => {
       if (now.cost <= optimum + 1e-6) found += 1;
       if (exact.bound >= now.cost - 1e-6) proven += 1;
     }
-    expect(found).toBeGreaterThan(0.8 * rounds);
-    expect(proven).toBeGreaterThan(0.4 * rounds);
+    expect(found).toBeGreaterThan(0.8 * many);
+    expect(proven).toBeGreaterThan(0.4 * many);
   });
 
   it('come to a cheaper plan than the search of them all, in steps that end soon', () => {

@@ -5,6 +5,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import * as fontkit from 'fontkit';
+import { openTypeOf } from './woff';
 
 export type Weight = 'text' | 'bold' | 'heavy';
 const WEIGHTS: Readonly<Record<Weight, number>> = { text: 500, bold: 700, heavy: 800 };
@@ -25,7 +26,7 @@ function faceOf(script: Script, weight: Weight): Face {
   const name = `alegreya-sans-${script}-${WEIGHTS[weight]}-normal.woff`;
   const known = faces.get(name);
   if (known) return known;
-  const bytes = fs.readFileSync(path.join(folder(), name));
+  const bytes = openTypeOf(fs.readFileSync(path.join(folder(), name)));
   const font = fontkit.create(bytes) as fontkit.Font;
   const face = { name, bytes, has: (codePoint: number) => font.hasGlyphForCodePoint(codePoint) };
   faces.set(name, face);

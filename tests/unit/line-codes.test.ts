@@ -1,12 +1,12 @@
 /** A line of the price is told by its code: an extra may have whatever name. */
 import { describe, expect, it } from 'vitest';
-import { exampleDesign, prices, shop } from '../../../tests/shop';
+import { exampleDesign, prices, shop } from '../shop';
 import { lineName } from '@/words/materials';
-import type { Design } from '../design/design';
-import { designSchema } from '../design/schema';
-import { soldIn } from '../ledger/order-sale';
-import { workOut } from '../work-out';
-import { LINE_CODES, extraKeys } from './price-line';
+import type { Design } from '@/core/design/design';
+import { designSchema } from '@/core/design/schema';
+import { soldIn } from '@/core/ledger/order-sale';
+import { workOut } from '@/core/work-out';
+import { LINE_CODES, extraKeys } from '@/core/pricing/price-line';
 
 const NAMES = ['moulding', 'constructor', '__proto__', 'Plate', 'Plate', 'Plate (2)', 'labour'];
 const extras = NAMES.map((name, index) => ({ name, amount: 100 * (index + 1) }));
