@@ -52,6 +52,7 @@ describe('the till', () => {
       ['Card', '5.00', '0.00', '5.00'],
       ['Vouchers', '0.00', '0.00', '0.00'],
     ]);
+    expect(field('Why it differs, as far as is known').value).toBe('');
     press('Seal the day');
     await waitFor(() => expect(said('Why it differs, as far as is known')).toMatch(/Say in a sentence/));
     type('Why it differs, as far as is known', 'A coin is missing');
@@ -126,6 +127,10 @@ describe('money at the order', () => {
     expect(screen.getByText(/^Change:/).textContent).toMatch(/6\.00/);
     press('Take cash');
     await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/Change to give: 6\.00/));
+    // What was put down is no change, and what was paid is in the list as soon as it is said to be taken.
+    expect(screen.getByRole('status').textContent).not.toMatch(/100\.00/);
+    expect(document.body.textContent).not.toMatch(/Nothing was paid yet/);
+    expect(document.body.textContent).toMatch(/92\.84/);
     press('Transfer');
     await screen.findByLabelText(/What the bank shows/);
     type(/What the bank shows/, 'BO STROM 2401');

@@ -13,26 +13,12 @@ import { dayName } from '@/words/materials';
 import { MADE } from '@/words/screens/rack';
 import { RackPlaces, useRack } from './rack-places';
 import styles from './rack.module.css';
+import { together } from './together';
 import { cents, gapWords, percent, shareLost } from './words';
 
 const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog), { loading: () => null });
 
 const TICKETS_SHOWN = 3;
-
-/** Both halves of a plan as one. A half without a bound of its own counts by its own gap. */
-export function together(sticks: PlanFigures, sheets: PlanFigures): PlanFigures {
-  const boundOf = ({ bound, cost, gap }: PlanFigures) => (bound > 0 ? bound : cost / (1 + gap));
-  const cost = sticks.cost + sheets.cost;
-  const bound = boundOf(sticks) + boundOf(sheets);
-  return {
-    ...sticks,
-    opened: sticks.opened + sheets.opened,
-    cost,
-    bound,
-    gap: bound > 0 ? cost / bound - 1 : 0,
-    optimal: sticks.optimal && sheets.optimal,
-  };
-}
 
 /** What was saved against cutting job by job, in minor units. */
 const savedBy = (plans: readonly MadePlanView[]) =>

@@ -11,7 +11,9 @@ export const percent = (share: number): string =>
 export function gapWords({ optimal, gap, cost, bound, opened }: PlanFigures, inMoney = true): string {
   if (opened === 0) return RACK_WORDS.nothingToCut;
   if (optimal) return RACK_WORDS.nothingCheaperIsPossible;
-  return RACK_WORDS.atMostCouldStill(percent(gap), inMoney ? ` (${cents(cost - bound)})` : '');
+  // The gap is of the lower bound; what could be saved is said of what the plan costs.
+  const share = Number.isFinite(gap) ? gap / (1 + gap) : 1;
+  return RACK_WORDS.atMostCouldStill(percent(share), inMoney ? ` (${cents(cost - bound)})` : '');
 }
 
 export const WAY_NAMES = {

@@ -18,7 +18,11 @@ export function openTypeOf(woff: Buffer): Buffer {
   const count = woff.readUInt16BE(12);
   const tables = Array.from({ length: count }, (_, index) => {
     const at = HEADER + index * ENTRY;
-    const [offset, packed, length] = [4, 8, 12].map((field) => woff.readUInt32BE(at + field)) as [number, number, number];
+    const [offset, packed, length] = [4, 8, 12].map((field) => woff.readUInt32BE(at + field)) as [
+      number,
+      number,
+      number,
+    ];
     const data = woff.subarray(offset, offset + packed);
     return {
       tag: woff.subarray(at, at + 4),
