@@ -3,10 +3,8 @@ import { test as plain } from '@playwright/test';
 import { shopAddress, demoAddress } from './servers';
 
 export const test = plain.extend<{ shopOfOwn: string }>({
-  // eslint-disable-next-line no-empty-pattern
-  baseURL: async ({}, use, { parallelIndex }) => use(demoAddress(parallelIndex)),
+  baseURL: async ({}, give, { parallelIndex }) => give(demoAddress(parallelIndex)),
   /** A shop that is still to be set up. */
-  // eslint-disable-next-line no-empty-pattern
-  shopOfOwn: async ({}, use, { parallelIndex }) => use(shopAddress(parallelIndex)),
+  shopOfOwn: async ({}, give, { parallelIndex }) => give(shopAddress(parallelIndex)),
 });
 export { expect, type APIRequestContext, type Browser, type Locator, type Page } from '@playwright/test';

@@ -20,6 +20,7 @@ import { timeText } from '@/words/moments';
 import { BENCH } from '@/words/screens/bench';
 import { type ScannedAct, useEnter, useScanner, useSeen } from './bench-keys';
 import styles from './bench.module.css';
+import { useFit } from '@/ui/use-fit';
 import { JobSide } from './job-side';
 import { Measured } from './measured';
 import { StepDrawing } from './step-drawing';
@@ -153,6 +154,7 @@ export function Bench({ job: first }: { job: JobView }) {
   );
   const finish = useCallback(() => go('done'), [go]);
   const seen = useSeen(shown);
+  const work = useFit<HTMLElement>();
   const ready = canFinish && !busy && seen;
   useEnter(ready ? finish : undefined);
   const scanned = useCallback(
@@ -173,7 +175,7 @@ export function Bench({ job: first }: { job: JobView }) {
   return (
     <main className={styles.bench} data-scheme={scheme}>
       <Head job={job} step={here} shown={shown} onPick={setPicked} />
-      <section className={styles.work} tabIndex={0} aria-label={BENCH.work}>
+      <section ref={work} className={styles.work} tabIndex={0} aria-label={BENCH.work}>
         <StepHead step={here} />
         {job.hold && <p className={styles.held}>{BENCH.onHold(holderName(job.hold.who), job.hold.reason)}</p>}
         <Trouble issues={[...step.issues, ...release.issues]} />

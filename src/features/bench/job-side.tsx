@@ -12,6 +12,7 @@ import { cautionName } from '@/words/issues/caution-names';
 import { momentText } from '@/words/moments';
 import { BENCH, PAPER_NAMES, type PaperName } from '@/words/screens/bench';
 import { FLAG_NAMES, RECORD } from '@/words/screens/care';
+import { useFit } from '@/ui/use-fit';
 import styles from './bench.module.css';
 
 function Points({
@@ -161,8 +162,9 @@ interface Props {
 export function JobSide({ job, shown, done, ticked, onTick }: Props) {
   const { lookAt = [], must = [] } = job.instructions.find(({ step }) => step === shown) ?? {};
   const safety = safetyWord(shown, job.worked);
+  const box = useFit<HTMLElement>();
   return (
-    <aside className={styles.look} tabIndex={0} aria-label={BENCH.side}>
+    <aside ref={box} className={styles.look} tabIndex={0} aria-label={BENCH.side}>
       {lookAt.length > 0 && <Points points={lookAt} must={must} ticked={ticked} done={done} onTick={onTick} />}
       <Care job={job} />
       <Papers job={job} step={shown} />
