@@ -8,7 +8,7 @@ import { arriving, forgetCookies } from './next/headers';
 type Handler = (request: unknown, context: { params: Promise<Record<string, string>> }) => Promise<Response>;
 type Module = Readonly<Record<string, Handler>>;
 
-const files = import.meta.glob<Module>('../src/app/{api,papers}/**/route.ts');
+const files = import.meta.glob<Module>('../src/app/{api,papers,link}/**/route.ts');
 const routes = Object.entries(files).map(([file, load]) => {
   const pattern = file.replace(/^\.\.\/src\/app/, '').replace(/\/route\.ts$/, '');
   const keys = [...pattern.matchAll(/\[(?:\.\.\.)?(\w+)\]/g)].map((match) => match[1]!);

@@ -250,6 +250,7 @@ export type ShopIssue =
   | 'amount-unlikely'
   | 'entry-unknown'
   | 'entry-reversed'
+  | 'voucher-begun'
   | 'till-not-counted'
   | 'till-moved'
   | 'till-off'

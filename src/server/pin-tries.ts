@@ -79,7 +79,8 @@ export function tryPin(
     let wait = 0;
     for (const person of people)
       for (const place of places) {
-        const before = (await wrongPins(app.db, place, person.id)) ?? app.mind.wrongPins.get(`${place} ${person.id}`);
+        const inMind = app.mind.wrongPins.get(`${place} ${person.id}`);
+        const before = inMind ?? (await wrongPins(app.db, place, person.id));
         counts.push({ person, place, count: before?.count ?? 0 });
         wait = Math.max(wait, stillToWait(before, now));
       }

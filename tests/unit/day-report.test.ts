@@ -69,7 +69,10 @@ describe('the report of a day', () => {
     const taken = () => ({ orderId: pick(orders), paymentId: id(), amount: pick([1, 700, 9400, TOTAL]), less: 'x' });
     const moved = async () => {
       const { entries } = await ledgerView(app.viewer(), ...ALL);
-      return pick([...entries.filter(({ kind }) => ['cash-in', 'expense', 'to-bank'].includes(kind)), undefined]);
+      return pick([
+        ...entries.filter(({ kind }) => ['cash-in', 'expense', 'to-bank', 'voucher-sold'].includes(kind)),
+        undefined,
+      ]);
     };
     const deeds = [
       () => give('take-cash', taken()),
@@ -190,6 +193,27 @@ describe('a drawer after a slip', () => {
     await must(app.command('open-till', { dayId, till: 1, pieces: [{ of: 100, count: 3 }] }));
     await must(app.command('move-cash', { entryId: id(), kind: 'to-bank', amount: 300, why: 'x' }));
     expect((await ledgerView(app.viewer(), ...ALL)).standing.reduce((sum, { amount }) => sum + amount, 0)).toBe(0);
+  });
+
+  it('of a voucher is taken back while nothing of it was used', async () => {
+    const { app, accepted } = await stocked();
+    const sell = async () => {
+      const entryId = id();
+      const sold = await app.command('sell-voucher', { id: entryId, amount: 5000, means: 'cash', expires: null });
+      return { entryId, code: sold.ok ? String(sold.value.code) : '' };
+    };
+    const back = (entryId: string) => app.command('reverse-entry', { entryId, newId: id(), reason: 'a slip' });
+    const [slip, used] = [await sell(), await sell()];
+    const { orderId } = await accepted();
+    await must(
+      app.command('take-voucher', { orderId, paymentId: id(), amount: 100, code: used.code, less: 'the rest later' }),
+    );
+    expect(codes(await back(used.entryId))).toBe('voucher-begun');
+    await must(back(slip.entryId));
+    const gone = { orderId, paymentId: id(), amount: 100, code: slip.code, less: 'x' };
+    expect(codes(await app.command('take-voucher', gone))).toBe('voucher-used');
+    const { vouchers } = await ledgerView(app.viewer(), ...ALL);
+    expect(vouchers.map(({ left }) => left)).toEqual([4900]);
   });
 
   it('is not taken back by anybody but the owner where it is a payout', async () => {

@@ -98,10 +98,11 @@ describe('a disk without room', () => {
     expect(await personOf(app, { cookie })).toBeUndefined();
   });
 
-  it('makes guessing no cheaper', async () => {
-    full = true;
+  it('makes guessing no cheaper, wherever the first ones were counted', async () => {
     const guess = async (pin: string) => codes(await signIn(app, 'Ada', pin, from('10.0.0.3')));
-    for (let times = 0; times < 3; times += 1) expect(await guess('9009')).toBe('pin-wrong');
+    expect(await guess('9009')).toBe('pin-wrong');
+    full = true;
+    for (let times = 0; times < 2; times += 1) expect(await guess('9009')).toBe('pin-wrong');
     expect(await guess('1357')).toBe('pin-slow');
     app.clock.at = new Date(app.clock.at.getTime() + 1000);
     expect(await guess('1357')).toBe('ok');

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { listTills } from '@/db/queries/ledger';
 import { Account } from '@/features/collect/account';
@@ -63,10 +63,37 @@ describe('the till', () => {
     expect(screen.getByRole('link', { name: 'Day report' }).getAttribute('href')).toBe(`/papers/day-report/${day!.id}`);
   });
 
-  it('sells a voucher and shows its code once; what is no amount stays with its reason', async () => {
+  it('asks about an amount no drawer holds, books it when it is right, and takes it back by its opposite', async () => {
     const { app } = shop();
     const pieces = [{ of: 1, count: 13_100 }];
     await must(app.command('open-till', { dayId: crypto.randomUUID(), till: 1, pieces }));
+    await till();
+    press('Cash in or out');
+    await screen.findByLabelText('What for');
+    press('Put in');
+    type('Amount', '42912345');
+    type('What for', 'scanned');
+    press('Book it');
+    await screen.findByRole('button', { name: 'Yes, it’s right' });
+    expect(said('Amount')).toMatch(/42912345\.00 is more than a drawer ever holds/);
+    expect((await tillView(app.viewer())).entries.filter(({ kind }) => kind === 'cash-in')).toEqual([]);
+    // Another amount is not the one that was asked about.
+    type('Amount', '42912346');
+    press('Book it');
+    await screen.findByRole('button', { name: 'Yes, it’s right' });
+    press('Yes, it’s right');
+    await screen.findByText('scanned');
+    press('Take back');
+    const form = within(await screen.findByRole('form', { name: 'Take back an entry' }));
+    fireEvent.change(form.getByLabelText('What for'), { target: { value: 'a scanned code' } });
+    fireEvent.click(form.getByRole('button', { name: 'Take back' }));
+    await screen.findByText('a scanned code');
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Take back' })).toBeNull());
+    const moved = (await tillView(app.viewer())).entries.filter(({ kind }) => kind === 'cash-in');
+    expect(moved.map(({ postings }) => postings[0]!.amount)).toEqual([4_291_234_600, -4_291_234_600]);
+  });
+
+  it('sells a voucher and shows its code once; what is no amount stays with its reason', async () => {
     await till();
     press('Sell a voucher');
     await screen.findByLabelText('Worth');

@@ -35,6 +35,8 @@ export interface KeeperOptions {
 const LIMITS = { told: 15_000, ended: 60_000 };
 /** Scripts bring a database up to date before anybody is let in: an old shop's takes minutes. */
 const PATIENT = { told: 1_800_000, ended: 1_800_000 };
+/** Whoever would wait so long for one answer is no request: its transactions take as long as they take. */
+const LONG = 600_000;
 const REMEMBERED_MS = 3000;
 const OPENING_MS = 120_000;
 /** The first time the folder may have to be filled, on a machine that has much else to do. */
@@ -79,7 +81,7 @@ export class Keeper {
     return new Promise((resolve, reject) => {
       const id = this.next++;
       const limits = this.options.limits ?? (this.starting || this.isPatient(ask) ? PATIENT : LIMITS);
-      const said = ask.kind === 'begin' && limits.ended >= PATIENT.ended ? { ...ask, patient: true } : ask;
+      const said = ask.kind === 'begin' && limits.told >= LONG ? { ...ask, patient: true } : ask;
       const settle = (answer: Answer | DbUnavailable) => {
         if (answer instanceof DbUnavailable) {
           this.refused = { at: performance.now(), why: answer.why };

@@ -346,6 +346,11 @@ export async function lockVoucher(tx: Tx, code: string): Promise<VoucherRow | un
   await tx.query('SELECT id FROM voucher WHERE code = $1 FOR UPDATE', [code]);
   return voucherByCode(tx, code);
 }
+/** The voucher that an entry sold, held until the transaction ends. */
+export async function lockVoucherOf(tx: Tx, entryId: string): Promise<VoucherRow | undefined> {
+  await tx.query('SELECT id FROM voucher WHERE id = $1 FOR UPDATE', [entryId]);
+  return readRow(voucherRow, await tx.query(`${VOUCHER} WHERE v.id = $1`, [entryId]));
+}
 export const openVouchers = async (db: Queries) =>
   readRows(
     voucherRow,

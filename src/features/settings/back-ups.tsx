@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { BackUpView } from '@/contract/views';
 import type { Issue } from '@/core/issue';
+import { lookAgain } from '@/ui/fresh';
 import { ask, post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
 import { bytesText, momentText } from '@/words/moments';
@@ -28,8 +29,8 @@ export function BackUps({ backUps }: { backUps: readonly BackUpView[] }) {
       const now = await ask<{ making: boolean }>('/api/back-up');
       making = now.ok && now.value.making;
     }
+    await lookAgain(client, ['settings']);
     setBusy(false);
-    void client.invalidateQueries();
   };
   return (
     <>

@@ -65,9 +65,9 @@ function OpenIt({ view }: { view: DayView }) {
   );
 }
 
-/** Cash that was moved by a slip is taken back by its opposite. */
+/** What was booked by a slip is taken back by its opposite. */
 const canTakeBack = (entry: EntryView, all: readonly EntryView[]) =>
-  ['cash-in', 'expense', 'to-bank'].includes(entry.kind) &&
+  ['cash-in', 'expense', 'to-bank', 'voucher-sold'].includes(entry.kind) &&
   entry.reverses === null &&
   !all.some(({ reverses }) => reverses === entry.number);
 
@@ -95,16 +95,16 @@ function Entries({ entries, onTakeBack }: EntriesProps) {
                 </>
               )}
               {entry.note && <span className="soft"> {entry.note}</span>}
+              {canTakeBack(entry, entries) && (
+                <Button variant="text" className={styles.back ?? ''} onClick={() => onTakeBack(entry)}>
+                  {TILL.takeBack}
+                </Button>
+              )}
             </span>
             <span className="soft">{entry.by}</span>
             <span className="num">
               <Cash value={movedBy(entry)} />
             </span>
-            {canTakeBack(entry, entries) && (
-              <Button variant="text" onClick={() => onTakeBack(entry)}>
-                {TILL.takeBack}
-              </Button>
-            )}
           </li>
         ))}
       </ol>

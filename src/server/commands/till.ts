@@ -16,6 +16,7 @@ import {
   lastEntryOf,
   lastSealed,
   lockTill,
+  lockVoucherOf,
   openDayOf,
   postingOf,
   postingsOfEntry,
@@ -105,8 +106,8 @@ export const moveCash: Handler<'move-cash'> = async (tx, { entryId, kind, amount
   });
 };
 
-/** What can be taken back by its opposite: cash that was moved, and a payout. */
-const TAKEN_BACK: readonly EntryKind[] = ['cash-in', 'expense', 'to-bank', 'payout'];
+/** What can be taken back by its opposite: cash that was moved, a payout, a voucher of which nothing was used. */
+const TAKEN_BACK: readonly EntryKind[] = ['cash-in', 'expense', 'to-bank', 'payout', 'voucher-sold'];
 
 /** A slip at a till is taken back by its opposite, which names it; both stay in the books. */
 export const reverseEntry: Handler<'reverse-entry'> = async (tx, { entryId, newId, reason }, context) => {
@@ -120,10 +121,11 @@ export const reverseEntry: Handler<'reverse-entry'> = async (tx, { entryId, newI
   // Looked at anew behind the lock: two who take it back at once.
   const current = (await entryById(tx, entryId))!;
   if (current.taken_back || current.reverses !== null) return bad(issue('entry-reversed'));
-  const back = (await postingsOfEntry(tx, entryId)).map(postingOf).map((posting): BookedPosting => ({
-    ...posting,
-    amount: summed(-posting.amount),
-  }));
+  const booked = (await postingsOfEntry(tx, entryId)).map(postingOf);
+  // Its voucher has the entry's own id.
+  const sold = booked.find(({ voucher }) => voucher !== undefined);
+  if (sold && (await lockVoucherOf(tx, entryId))?.left !== 0 - sold.amount) return bad(issue('voucher-begun'));
+  const back = booked.map((posting): BookedPosting => ({ ...posting, amount: summed(-posting.amount) }));
   await book(tx, context, { id: newId, kind, till, note: reason, reverses: entryId }, back);
   return good({
     audit: [

@@ -144,6 +144,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'till-closed': () => 'This till isn’t open yet. Count its cash and open it under Till, then take the money.',
   'amount-unlikely': ({ cash }) => `${cash('amount')} is more than a drawer ever holds. Is it right?`,
   'entry-unknown': () => 'This entry can’t be taken back.',
+  'voucher-begun': () => 'Part of this voucher was used already, so its sale can’t be taken back.',
   'entry-reversed': () => 'This entry was taken back already.',
   'till-not-counted': () => 'It has not been counted yet.',
   'till-moved': () => 'Something was booked at this till after it was counted. Count it again.',
