@@ -60,6 +60,14 @@ const noSentence = {
   },
 };
 
+/** Rules about components; looking for them where none are takes most of the time. */
+const ofComponents = Object.fromEntries(
+  [...next, ...nextTs]
+    .flatMap(({ rules = {} }) => Object.keys(rules))
+    .filter((name) => /^(react|react-hooks|jsx-a11y|@next\/next)\//.test(name))
+    .map((name) => [name, 'off']),
+);
+
 const config = [
   {
     ignores: [
@@ -75,6 +83,14 @@ const config = [
   },
   ...next,
   ...nextTs,
+  {
+    files: [
+      'src/{core,contract,db,front,server,standins,words,workers}/**',
+      '{tests,scripts,demo}/**',
+      '*.{ts,mts,mjs}',
+    ],
+    rules: ofComponents,
+  },
   {
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],

@@ -24,6 +24,7 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 8000 },
   workers: WORKERS,
+  outputDir: 'test-results/browser',
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

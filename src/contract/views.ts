@@ -112,6 +112,8 @@ export interface PricesView {
   readonly editions: readonly EditionView[];
   /** What a usual piece costs today, with tax; null where there is no moulding yet. */
   readonly usual: Money | null;
+  /** Its size, in the shop's own unit. */
+  readonly usualSize: string;
 }
 /** What other prices would have made of the orders of some days. */
 export interface WhatIfView extends WhatIf {

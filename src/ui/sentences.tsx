@@ -2,7 +2,7 @@
 /** Issues in words. By itself, since the words are only fetched where something is wrong. */
 import type { Issue } from '@/core/issue';
 import { sayIssue } from '@/words/issues';
-import { TROUBLE } from '@/words/screens/frame';
+import { TROUBLE } from '@/words/screens/trouble';
 import { FractionText } from './figures';
 import { useUnit } from './units';
 

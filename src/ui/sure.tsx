@@ -2,7 +2,7 @@
 /** An amount that was asked about is said to be meant, and sent again. */
 import Button from '@mui/material/Button';
 import { useFormContext } from 'react-hook-form';
-import { TROUBLE } from '@/words/screens/frame';
+import { TROUBLE } from '@/words/screens/trouble';
 
 /** In the payload of a command, where what was said to be right is what stands in the field. */
 export const sureOf = (sure: string, amount: string) => (sure !== '' && sure === amount ? { sure: true as const } : {});

@@ -9,7 +9,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { Asked, CommandName } from '@/contract/commands';
 import type { Issue } from '@/core/issue';
 import { fetchOutbox } from './fetch-outbox';
-import { lookAgain, lookOnce } from './fresh';
+import { lookOnce } from './fresh';
 import { type Sent, send } from './send';
 
 export interface Command<N extends CommandName, R> {
@@ -26,8 +26,6 @@ const isConflict = (issues: readonly Issue[]) =>
 
 /** What is shown may take its time; a screen waits this long for it, in ms. */
 const PATIENCE = 4000;
-const soon = (looking: Promise<void>) =>
-  Promise.race([looking, new Promise<void>((resolve) => setTimeout(resolve, PATIENCE))]);
 
 export function useCommand<N extends CommandName, R = Record<string, never>>(name: N): Command<N, R> {
   const client = useQueryClient();
@@ -48,8 +46,11 @@ export function useCommand<N extends CommandName, R = Record<string, never>>(nam
       const answer = await sendOrWait<R>(name, payload, id);
       lost.current = !answer.ok && answer.lost ? { text, id } : undefined;
       setIssues(answer.ok ? [] : answer.issues);
-      if (answer.ok) await soon(lookOnce(id, client, answer.touched));
-      else if (isConflict(answer.issues)) await soon(lookAgain(client));
+      if (answer.ok || isConflict(answer.issues))
+        await Promise.race([
+          lookOnce(answer.ok ? id : '', client, answer.ok ? answer.touched : undefined),
+          new Promise((resolve) => setTimeout(resolve, PATIENCE)),
+        ]);
       running.current = false;
       setBusy(false);
       return answer;

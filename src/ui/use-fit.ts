@@ -31,12 +31,19 @@ export function useFit<E extends HTMLElement>() {
       else set(1);
     };
     fit();
-    const changes = new MutationObserver(fit);
+    let asked = 0;
+    // Many changes of one moment are measured once.
+    const soon = () => {
+      cancelAnimationFrame(asked);
+      asked = requestAnimationFrame(fit);
+    };
+    const changes = new MutationObserver(soon);
     changes.observe(box, { childList: true, subtree: true, characterData: true });
-    window.addEventListener('resize', fit);
+    window.addEventListener('resize', soon);
     return () => {
+      cancelAnimationFrame(asked);
       changes.disconnect();
-      window.removeEventListener('resize', fit);
+      window.removeEventListener('resize', soon);
     };
   });
   return ref;

@@ -1,7 +1,7 @@
 /**
  * Kills the server with SIGKILL in the middle of saves, again and again, and counts: every order that was
  * acknowledged must be there after the restart, once; an unacknowledged one may be there at most once, and sending
- * it again must answer as if nothing had happened. KILLS says how often: twenty in npm test, more with npm run kill.
+ * it again must answer as if nothing had happened. KILLS says how often: twelve in npm test, more with npm run kill.
  */
 import fs from 'node:fs';
 import os from 'node:os';
@@ -10,7 +10,7 @@ import { PGlite } from '@electric-sql/pglite';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
 import { serveApart } from '../../scripts/lib.mjs';
 
-const KILLS = Number(process.env.KILLS ?? 20);
+const KILLS = Number(process.env.KILLS ?? 12);
 const PORT = 3919;
 const BASE = `http://127.0.0.1:${PORT}`;
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-crash-'));

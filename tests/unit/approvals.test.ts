@@ -49,7 +49,7 @@ const allowedBy = async (pin: string, as: Person, session: string, address = '10
 describe('an owner’s PIN asked of somebody else', () => {
   it('is not guessed faster by signing in again: the fourth waits, and each the longer', async () => {
     const answers: string[] = [];
-    for (let again = 0; again < 12; again += 1) {
+    for (let again = 0; again < 6; again += 1) {
       // A browser without its cookies is a new device each time.
       const { session } = await signed('Tess', '4711');
       for (let guess = 0; guess < 3; guess += 1) answers.push(await allowedBy(`90${again}${guess}`, tess, session));
@@ -124,31 +124,37 @@ describe('one’s own PIN, typed to change it', () => {
 });
 
 describe('a PIN', () => {
-  it.each(['0000', '1111', '5555', '9999', '1234', '4321', '12345678', '77777'])(
-    'that is tried first is refused: %s',
-    async (pin) => {
-      const asked = { id: crypto.randomUUID(), name: 'Pia', pin, role: 'bench' as const };
-      expect(codes(await shop.app.command('add-staff', asked))).toBe('input-wrong');
-    },
-  );
-  it.each(['1243', '0001', '2417', '90210'])('like %s is taken', async (pin) => {
-    const asked = { id: crypto.randomUUID(), name: 'Pia', pin, role: 'bench' as const };
-    await must(shop.app.command('add-staff', asked));
+  const added = async (pin: string) => {
+    const asked = { id: crypto.randomUUID(), name: `Pia ${pin}`, pin, role: 'bench' as const };
+    return codes(await shop.app.command('add-staff', asked));
+  };
+  it('that is tried first is refused', async () => {
+    for (const pin of ['0000', '1111', '5555', '9999', '1234', '4321', '12345678', '77777'])
+      expect([pin, await added(pin)]).toEqual([pin, 'input-wrong']);
+  });
+  it('of other digits is taken', async () => {
+    for (const pin of ['1243', '0001', '90210']) expect([pin, await added(pin)]).toEqual([pin, 'ok']);
   });
 });
 
 describe('a name', () => {
-  it.each(['Ad\u200ba', 'A\u2060da', 'A\ufeffda', 'Ad\u00ada', 'A\u200dda', 'Ada\ufe0f', '\u115fAda', 'Ada\u061c'])(
-    'with a sign that nobody sees is refused: %j',
-    async (name) => {
-      const asked = { id: crypto.randomUUID(), name, phone: '', email: '' };
-      expect(codes(await shop.app.command('add-customer', asked))).toBe('input-wrong');
-    },
-  );
-  it.each(['Zoë Ó Brolcháin', 'Nguyễn Thị', '王小明', 'Anna-Lena O’Neill', 'משה'])(
-    'of people stays: %s',
-    async (name) => {
-      await must(shop.app.command('add-customer', { id: crypto.randomUUID(), name, phone: '', email: '' }));
-    },
-  );
+  const added = async (name: string) =>
+    codes(await shop.app.command('add-customer', { id: crypto.randomUUID(), name, phone: '', email: '' }));
+  it('with a sign that nobody sees is refused', async () => {
+    for (const name of [
+      'Ad\u200ba',
+      'A\u2060da',
+      'A\ufeffda',
+      'Ad\u00ada',
+      'A\u200dda',
+      'Ada\ufe0f',
+      '\u115fAda',
+      'Ada\u061c',
+    ])
+      expect([name, await added(name)]).toEqual([name, 'input-wrong']);
+  });
+  it('of people stays', async () => {
+    for (const name of ['Zoë Ó Brolcháin', 'Nguyễn Thị', '王小明', 'Anna-Lena O’Neill', 'משה'])
+      expect([name, await added(name)]).toEqual([name, 'ok']);
+  });
 });

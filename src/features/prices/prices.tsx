@@ -5,7 +5,6 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { PricesView } from '@/contract/views';
 import { ENDINGS } from '@/core/units/money';
-import { formatLength } from '@/core/units/format-length';
 import { Cash } from '@/ui/figures';
 import { Choice } from '@/ui/choice';
 import { House } from './house';
@@ -16,7 +15,6 @@ import { dayName } from '@/words/materials';
 import { PRICES } from '@/words/screens/prices';
 import { Editions } from './editions';
 import { CHARGED_MOUNTS, type PriceChoices, type PriceValues, choicesOf, rulesOf, valuesOf } from './price-values';
-import { usualSize } from '@/core/pricing/usual-size';
 import styles from './prices.module.css';
 
 const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
@@ -45,12 +43,11 @@ function Figure({ name, label, end, hint }: { name: keyof Values; label: string;
 /** The usual piece by today's rules, and by what is typed once something is. */
 function Usual({ view, read, touched }: { view: PricesView; read: ReturnType<typeof rulesOf>; touched: boolean }) {
   const { shop, newest, usual } = view;
-  const { w, h } = usualSize(shop.homeUnit);
   if (usual === null) return <p className="soft">{PRICES.noMoulding}</p>;
   const then = 'rules' in read ? { ...newest.prices, ...read.rules, edition: newest.number } : undefined;
   return (
     <section className={styles.would} aria-label={PRICES.would('')}>
-      <h2>{PRICES.would(`${formatLength(w, shop.homeUnit)} × ${formatLength(h, shop.homeUnit)}`)}</h2>
+      <h2>{PRICES.would(view.usualSize)}</h2>
       <dl>
         <div>
           <dt>{PRICES.now}</dt>

@@ -12,7 +12,7 @@ import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { dayName } from '@/words/materials';
 import { momentText } from '@/words/moments';
-import { TROUBLE } from '@/words/screens/frame';
+import { TROUBLE } from '@/words/screens/trouble';
 import { TILL, entryName } from '@/words/screens/till';
 import { type Counts, Counting, miscounted, piecesOf } from './counting';
 import { movedBy } from './moved-by';

@@ -23,5 +23,3 @@ export const LENGTH_MARK = {
   less: 'the exact length is a little less',
 } as const;
 export const TONES = { refuse: 'Not possible', warn: 'Warning', advise: 'Advice' } as const;
-/** What helps beside a sentence of what is wrong. */
-export const TROUBLE = { openTill: 'Open the till', sure: 'Yes, it’s right' } as const;
