@@ -78,6 +78,8 @@ export async function serve(env) {
   await import(pathToFileURL(path.resolve('.build', 'main.mjs')).href);
 }
 
-/** Starts the built shop as a program of its own, for tests and benches. */
+/** Starts the built shop as a program of its own, for benches. */
 export const serveApart = (env, stdio) =>
   spawn(process.execPath, ['.build/main.mjs'], { stdio, env: { ...ENV, NODE_ENV: 'production', ...env } });
+/** As tests want it: the threads for cutting plans, which take some seconds of both cores to get warm, begin cold. */
+export const serveForTests = (env, stdio) => serveApart({ LOPREN_WARM: '0', ...env }, stdio);

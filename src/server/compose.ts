@@ -86,8 +86,9 @@ async function build(): Promise<AppContext> {
   app.backUps!.sweep();
   listenForCommands(folder, app.backUps!);
   runEachMinute(app);
-  // In the background, for the first plan; whoever asks for one is told what goes wrong.
-  void warmUp(app.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
+  // In the background, for the first plan; whoever asks for one is told what goes wrong. Tests start many servers: cold.
+  if (process.env.LOPREN_WARM !== '0')
+    void warmUp(app.cutting).catch((error: unknown) => console.error('the cutting threads are not warm', error));
   return app;
 }
 

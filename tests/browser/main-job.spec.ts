@@ -1,9 +1,9 @@
 import { expect, test } from './test';
-import { forgetTyped, signIn, tape, total } from './shop';
+import { forgetTyped, signInByHand, tape, total } from './shop';
 
 test('import a list, take the order, work it, send it back once, collect it paid', async ({ page }) => {
   test.setTimeout(240_000);
-  await signIn(page);
+  await signInByHand(page, 'Ines');
   await forgetTyped(page);
 
   await test.step('import the supplier’s clean list, and export gives back its rows', async () => {

@@ -1,4 +1,5 @@
 import { expect, test } from './test';
+import { SHOP_ADDRESS } from './servers';
 import { signIn } from './shop';
 
 const DESIGN = {
@@ -200,9 +201,8 @@ test.describe('hostile bodies get problem details with a path, and the server st
 
 test('a new shop asks for its first owner, then opens, and keeps its computations to those who signed in', async ({
   browser,
-  shopOfOwn,
 }) => {
-  const page = await (await browser.newContext({ baseURL: shopOfOwn })).newPage();
+  const page = await (await browser.newContext({ baseURL: SHOP_ADDRESS })).newPage();
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'A new shop' })).toBeVisible();
   expect((await page.request.post('/api/v1/work-out', { data: DESIGN })).status()).toBe(401);

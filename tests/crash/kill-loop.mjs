@@ -8,7 +8,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { pg_trgm } from '@electric-sql/pglite/contrib/pg_trgm';
-import { serveApart } from '../../scripts/lib.mjs';
+import { serveForTests } from '../../scripts/lib.mjs';
 
 const KILLS = Number(process.env.KILLS ?? 12);
 const PORT = 3919;
@@ -29,7 +29,11 @@ process.on('exit', () => running?.kill('SIGKILL'));
 process.on('SIGTERM', () => process.exit(1));
 
 async function start() {
-  const server = serveApart({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, ['ignore', 'ignore', 'pipe']);
+  const server = serveForTests({ PORT: String(PORT), LOPREN_DEMO: '1', LOPREN_DATA: data }, [
+    'ignore',
+    'ignore',
+    'pipe',
+  ]);
   running = server;
   let said = '';
   server.stderr.on('data', (chunk) => (said += chunk));
@@ -114,7 +118,7 @@ await post(
   cookie,
 );
 
-const second = serveApart({ PORT: String(PORT + 1), LOPREN_DEMO: '1', LOPREN_DATA: data }, [
+const second = serveForTests({ PORT: String(PORT + 1), LOPREN_DEMO: '1', LOPREN_DATA: data }, [
   'ignore',
   'ignore',
   'pipe',

@@ -10,6 +10,7 @@ import { MEANS } from '@/core/ledger/accounts';
 import { settleCard } from '@/server/card';
 import { ledgerView, shopReport, tillReport, tillView } from '@/server/ledger-views';
 import { type Stocked, TOTAL, codes, must, stocked } from '../stocked';
+import { rounds } from '../wide';
 
 const id = () => crypto.randomUUID();
 const ALL = ['2000-01-01', '2199-12-31'] as const;
@@ -54,81 +55,85 @@ describe('the report of a day', () => {
     met = new Set();
   });
 
-  it.each([31, 32, 33, 34])('agrees with the ledger, and all reports together are all of it, seed %i', async (seed) => {
-    shop = await stocked({ till: false });
-    const { app } = shop;
-    const random = randomFrom(seed);
-    const pick = <T>(list: readonly T[]): T => list[random.below(list.length)]!;
-    const give = async (name: CommandName, payload: unknown) => {
-      const answer = await app.command(name, payload as never);
-      met.add(`${name} ${codes(answer)}`);
-      return answer;
-    };
-    const orders: string[] = [];
-    for (let count = 0; count < 3; count += 1) orders.push((await shop.accepted()).orderId);
-    const taken = () => ({ orderId: pick(orders), paymentId: id(), amount: pick([1, 700, 9400, TOTAL]), less: 'x' });
-    const moved = async () => {
-      const { entries } = await ledgerView(app.viewer(), ...ALL);
-      return pick([
-        ...entries.filter(({ kind }) => ['cash-in', 'expense', 'to-bank', 'voucher-sold'].includes(kind)),
-        undefined,
-      ]);
-    };
-    const deeds = [
-      () => give('take-cash', taken()),
-      () => give('take-cash', taken()),
-      () => give('take-transfer', { ...taken(), note: 'seen' }),
-      async () => {
-        const requestId = id();
-        const { paymentId: _id, ...of } = taken();
-        app.terminal.next('pays');
-        if ((await give('ask-card', { ...of, requestId })).ok) await settleCard(app.viewer(), requestId);
-      },
-      () => give('sell-voucher', { id: id(), amount: 2500, means: pick(['cash', 'bank']), expires: null }),
-      () => give('refund', { orderId: pick(orders), refundId: id(), means: pick(MEANS), amount: 500, reason: 'x' }),
-      () => give('move-cash', { entryId: id(), kind: pick(['cash-in', 'expense', 'to-bank']), amount: 300, why: 'x' }),
-      async () => {
-        const entry = await moved();
-        if (entry) await give('reverse-entry', { entryId: entry.id, newId: id(), reason: 'a slip' });
-      },
-      async () => {
-        const { open } = await tillView(app.viewer());
-        const pieces = [{ of: 1, count: random.below(9000) }];
-        if (!open) await give('open-till', { dayId: id(), till: 1, pieces });
-        else await give('count-till', { dayId: open.id, pieces, card: 0, vouchers: 0 });
-      },
-      async () => {
-        const { open } = await tillView(app.viewer());
-        if (open) await give('seal-till', { dayId: open.id, note: 'as it was' });
-      },
-      async () => {
-        app.clock.at = new Date(app.clock.at.getTime() + pick([6, 11, 30]) * 3_600_000);
-      },
-    ];
-    for (let step = 0; step < 70; step += 1) await pick(deeds)();
+  it.each([31, 32, 33, 34].slice(0, rounds(8)))(
+    'agrees with the ledger, and all reports together are all of it, seed %i',
+    async (seed) => {
+      shop = await stocked({ till: false });
+      const { app } = shop;
+      const random = randomFrom(seed);
+      const pick = <T>(list: readonly T[]): T => list[random.below(list.length)]!;
+      const give = async (name: CommandName, payload: unknown) => {
+        const answer = await app.command(name, payload as never);
+        met.add(`${name} ${codes(answer)}`);
+        return answer;
+      };
+      const orders: string[] = [];
+      for (let count = 0; count < 3; count += 1) orders.push((await shop.accepted()).orderId);
+      const taken = () => ({ orderId: pick(orders), paymentId: id(), amount: pick([1, 700, 9400, TOTAL]), less: 'x' });
+      const moved = async () => {
+        const { entries } = await ledgerView(app.viewer(), ...ALL);
+        return pick([
+          ...entries.filter(({ kind }) => ['cash-in', 'expense', 'to-bank', 'voucher-sold'].includes(kind)),
+          undefined,
+        ]);
+      };
+      const deeds = [
+        () => give('take-cash', taken()),
+        () => give('take-cash', taken()),
+        () => give('take-transfer', { ...taken(), note: 'seen' }),
+        async () => {
+          const requestId = id();
+          const { paymentId: _id, ...of } = taken();
+          app.terminal.next('pays');
+          if ((await give('ask-card', { ...of, requestId })).ok) await settleCard(app.viewer(), requestId);
+        },
+        () => give('sell-voucher', { id: id(), amount: 2500, means: pick(['cash', 'bank']), expires: null }),
+        () => give('refund', { orderId: pick(orders), refundId: id(), means: pick(MEANS), amount: 500, reason: 'x' }),
+        () =>
+          give('move-cash', { entryId: id(), kind: pick(['cash-in', 'expense', 'to-bank']), amount: 300, why: 'x' }),
+        async () => {
+          const entry = await moved();
+          if (entry) await give('reverse-entry', { entryId: entry.id, newId: id(), reason: 'a slip' });
+        },
+        async () => {
+          const { open } = await tillView(app.viewer());
+          const pieces = [{ of: 1, count: random.below(9000) }];
+          if (!open) await give('open-till', { dayId: id(), till: 1, pieces });
+          else await give('count-till', { dayId: open.id, pieces, card: 0, vouchers: 0 });
+        },
+        async () => {
+          const { open } = await tillView(app.viewer());
+          if (open) await give('seal-till', { dayId: open.id, note: 'as it was' });
+        },
+        async () => {
+          app.clock.at = new Date(app.clock.at.getTime() + pick([6, 11, 30]) * 3_600_000);
+        },
+      ];
+      for (let step = 0; step < 70; step += 1) await pick(deeds)();
 
-    const { open } = await tillView(app.viewer());
-    if (open) {
-      await must(app.command('count-till', { dayId: open.id, pieces: [], card: 0, vouchers: 0 }));
-      await must(app.command('seal-till', { dayId: open.id, note: 'the end' }));
-    }
-    app.clock.at = new Date(app.clock.at.getTime() + 3 * 86_400_000);
-    const { entries } = await ledgerView(app.viewer(), ...ALL);
-    const whole: Summed = {};
-    for (const day of new Set(entries.map((entry) => entry.day))) {
-      const report = (await shopReport(app.viewer(), day))!;
-      const own = await ledgerView(app.viewer(), day, day);
-      expect([day, ofReport(report)]).toEqual([day, ofEntries(own.entries)]);
-      for (const [key, amount] of Object.entries(ofReport(report))) add(whole, key, amount);
-    }
-    expect(lean(whole)).toEqual(ofEntries(entries));
-    // A drawer's own report is the ledger's entries of that drawer on that day.
-    for (const till of (await tillView(app.viewer())).sealed) {
-      const report = (await tillReport(app.viewer(), till.id))!;
-      const mine = entries.filter((entry) => entry.day === till.day && entry.till === till.till.number);
-      expect([till.day, ofReport(report)]).toEqual([till.day, ofEntries(mine)]);
-    }
-  });
+      const { open } = await tillView(app.viewer());
+      if (open) {
+        await must(app.command('count-till', { dayId: open.id, pieces: [], card: 0, vouchers: 0 }));
+        await must(app.command('seal-till', { dayId: open.id, note: 'the end' }));
+      }
+      app.clock.at = new Date(app.clock.at.getTime() + 3 * 86_400_000);
+      const { entries } = await ledgerView(app.viewer(), ...ALL);
+      const whole: Summed = {};
+      for (const day of new Set(entries.map((entry) => entry.day))) {
+        const report = (await shopReport(app.viewer(), day))!;
+        const own = await ledgerView(app.viewer(), day, day);
+        expect([day, ofReport(report)]).toEqual([day, ofEntries(own.entries)]);
+        for (const [key, amount] of Object.entries(ofReport(report))) add(whole, key, amount);
+      }
+      expect(lean(whole)).toEqual(ofEntries(entries));
+      // A drawer's own report is the ledger's entries of that drawer on that day.
+      for (const till of (await tillView(app.viewer())).sealed) {
+        const report = (await tillReport(app.viewer(), till.id))!;
+        const mine = entries.filter((entry) => entry.day === till.day && entry.till === till.till.number);
+        expect([till.day, ofReport(report)]).toEqual([till.day, ofEntries(mine)]);
+      }
+    },
+  );
 
   it('met cash before any till was open, which asks to open it and books nothing', async () => {
     expect([...met]).toEqual(

@@ -57,7 +57,7 @@ export function Answer({ done, stale, unit }: { done: Done; stale: boolean; unit
   const { answer, workings } = done;
   const fires = (answer.fires ?? []) as readonly CautionCode[];
   return (
-    <section className={styles.answer} data-stale={stale} aria-label={SUMS.answer}>
+    <section tabIndex={0} className={styles.answer} data-stale={stale} aria-label={SUMS.answer}>
       {fires.map((code) => (
         <Note key={code} tone="warn">
           {cautionName(code)}

@@ -75,7 +75,8 @@ function Done({ taken }: { taken: Taken }) {
 
 export function ImportList({ list, onClose }: { list: ListName; onClose: () => void }) {
   const { run, busy, issues, setIssues } = useCommand<'import-list', Taken>('import-list');
-  const remembered = useLateView<readonly Remembered[]>(`/api/list-columns?list=${list}`, ['books']) ?? [];
+  const memory = `/api/list-columns?list=${list}`;
+  const remembered = useLateView<readonly Remembered[]>(memory, ['books']) ?? [];
   const [supplier, setSupplier] = useState('');
   const [looking, setLooking] = useState(false);
   const [chosen, setChosen] = useState<Chosen | undefined>();
@@ -103,8 +104,11 @@ export function ImportList({ list, onClose }: { list: ListName; onClose: () => v
       setChosen(undefined);
       const read = await readFile(file);
       if ('wrong' in read) return setIssues([read.wrong]);
+      // Asked anew: whoever is quick has chosen the file before what is remembered has come.
+      const asked = await ask<readonly Remembered[]>(memory);
+      if (!asked.ok) return setIssues(asked.issues);
       setIssues([]);
-      const known = remembered.find((one) => one.supplier.toLowerCase() === from.toLowerCase())?.columns;
+      const known = asked.value.find((one) => one.supplier.toLowerCase() === from.toLowerCase())?.columns;
       const map = guessColumns(kind, read.cells[0] ?? [], {
         ...(from !== '' && kind.columns.includes('supplier') ? { supplier: { same: from } } : {}),
         ...known,
