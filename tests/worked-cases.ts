@@ -20,5 +20,6 @@ export function workedCases(topic: string): WorkedCase[] {
 }
 
 export const allCases = cases as unknown as readonly WorkedCase[];
-/** The second list, of the topics that exist by now. */
-export const ledgerCases = (moreCases as unknown as WorkedCase[]).filter(({ topic }) => topic === 'ledger');
+/** The topics of the second list that exist by now. */
+const LATER = ['ledger', 'fixings'];
+export const laterCases = (moreCases as unknown as WorkedCase[]).filter(({ topic }) => LATER.includes(topic));

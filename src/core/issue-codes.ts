@@ -113,7 +113,10 @@ export type CautionCode =
   | 'hinged-cloth'
   | 'screw-none'
   | 'block-none'
-  | 'enclosure-open';
+  | 'enclosure-open'
+  | 'hanger-no-wood'
+  | 'package-unheld'
+  | 'no-support';
 /** Ways out of a caution. */
 export type WayOutCode =
   | 'set-overlap'
@@ -144,7 +147,9 @@ export type WayOutCode =
   | 'stitch-instead'
   | 'tape-instead'
   | 'same-class'
-  | 'lower-rings';
+  | 'lower-rings'
+  | 'sawtooth-instead'
+  | 'add-board';
 /** What a command or a request is refused for. */
 export type ShopIssue =
   | 'sign-in-first'

@@ -9,12 +9,16 @@ import type { Caution, Facts } from './cautions/caution';
 import { cautionsOf } from './cautions/cautions';
 import { situationOf } from './cautions/situation-of';
 import type { Design } from './design/design';
+import { type Holding, holdingOf } from './fixings/holding';
+import { insetsInPolygon } from './fixings/outline';
+import { type Rails, holdingRail, railsOf } from './fixings/rails-of';
 import { type Resolved, resolve } from './design/resolve';
 import { type Issue, type Outcome, bad, good } from './issue';
 import { type Scoped, scoped } from './jobs/scope';
 import type { Catalogue } from './materials';
 import { type Hanging, hangingOf } from './parts/hanging';
 import { type Part, hardwareOf, partsOf } from './parts/parts';
+import { practiceOf } from './parts/practice';
 import { type Stack, stackOf } from './parts/stack';
 import { type Weight, weightOf } from './parts/weight';
 import type { PriceBook } from './pricing/book';
@@ -34,6 +38,10 @@ export interface WorkedOut {
   readonly stack: Stack;
   readonly weight: Weight;
   readonly hanging?: Hanging;
+  /** The wood that is there for what is driven into it; absent where there is none, or none that is known. */
+  readonly rails?: Rails;
+  /** The one way in which the package is held; what was agreed before this was told has it not. */
+  readonly holding?: Holding;
   readonly hardware: readonly Hardware[];
   readonly cautions: readonly Caution[];
   readonly route: readonly RouteStep[];
@@ -55,6 +63,8 @@ interface WorkedFacts extends Facts {
   readonly scope: Scoped;
   readonly weight: Weight;
   readonly hanging: Hanging | undefined;
+  readonly rails: Rails | undefined;
+  readonly holding: Holding;
 }
 
 /** What is not supplied lies not in the stack and weighs nothing; a frame the customer keeps still counts. */
@@ -105,9 +115,23 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
   const weight = weightOf(laid, framed ? laid.frames : [], log);
   const outer = laid.frames.at(-1);
   const hung = outer?.outside ?? laid.hangsAs;
-  const insets = laid.insets ?? outer?.moulding.faceWidth ?? length(0);
-  const hanging = hung && scope.hung ? hangingOf(design.hanging, hung, insets, weight.kg, settings, log) : undefined;
-  const facts = { resolved, sizes, stack, settings, job, laid, scope, weight, hanging };
+  const rails = railsOf(job, laid, keeps);
+  const on = {
+    insets: laid.insets ?? outer?.moulding.faceWidth ?? length(0),
+    fixed: laid.insets !== undefined,
+    rails,
+    ...(laid.sides === undefined || !outer ? {} : { insetsAt: insetsInPolygon(outer, laid.sides) }),
+  };
+  const hanging = hung && scope.hung ? hangingOf(design.hanging, hung, on, weight.kg, settings, log) : undefined;
+  const holding = holdingOf(
+    laid,
+    scope,
+    practiceOf(settings.practice, design.practice),
+    stack.room,
+    holdingRail(laid, rails),
+    settings,
+  );
+  const facts = { resolved, sizes, stack, settings, job, laid, scope, weight, hanging, rails, holding };
   return { ...facts, situation: situationOf(facts, framed) };
 }
 
@@ -118,7 +142,7 @@ export function workOut(design: Design, shop: WorkOutContext): Outcome<WorkedOut
   const log = new WorkingsLog();
   const bench = lay(outcome.value, shop.settings, log);
   if ('issues' in bench) return bad(...bench.issues);
-  const { resolved, sizes, stack, weight, hanging, job, laid, scope } = bench;
+  const { resolved, sizes, stack, weight, hanging, rails, holding, job, laid, scope } = bench;
   const find = (otherResolved: Resolved) => {
     const tried = lay(otherResolved, shop.settings, new WorkingsLog(false));
     return 'issues' in tried ? undefined : tried;
@@ -135,7 +159,9 @@ export function workOut(design: Design, shop: WorkOutContext): Outcome<WorkedOut
     stack,
     weight,
     ...(hanging ? { hanging } : {}),
-    hardware: hardwareOf(job, laid, hanging, weight.kg, scope),
+    ...(rails ? { rails } : {}),
+    holding,
+    hardware: hardwareOf(job, laid, bench),
     cautions: cautionsOf(bench, shop.catalogue, find),
     route,
     ...(price ? { price: price.value } : {}),

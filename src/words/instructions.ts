@@ -6,9 +6,10 @@ import { ratedText, weightText } from '@/core/units/weight';
 import { type Money, formatMoney } from '@/core/units/money';
 import { choiceName } from './builds';
 import { finishName, legName, partName, placeName, scopeName } from './build-parts';
+import { FITTING_NAMES, LINE_NAMES } from './hardware';
 import { mountName } from './mounts';
 import { KIND_NAMES } from './materials';
-import { CUT_STEP, ruleText } from './rule';
+import { CUT_STEP, bitText, mmText, ruleText } from './rule';
 
 interface Say {
   readonly f: Figures;
@@ -20,6 +21,9 @@ interface Say {
   /** Whether a figure was given. */
   readonly has: (key: string) => boolean;
   readonly n: (key: string) => number;
+  /** A drill; what is sold by the millimetre. */
+  readonly bit: (key: string) => string;
+  readonly millimetres: (key: string) => string;
   /** A weight; what a fixing is rated. */
   readonly kg: (key: string) => string;
   readonly rated: (key: string) => string;
@@ -29,19 +33,18 @@ const WHERE: Readonly<Record<string, string>> = {
   back: 'Rings on the back of the frame.',
   'inner wall': 'Rings on the inner wall, so that it hangs flat.',
 };
-const FITTINGS_NAMED: Readonly<Record<string, string>> = {
-  'd-ring': 'D-rings',
-  'strap hanger': 'Strap hangers',
-  'screw eye': 'Screw eyes',
-  channel: 'Hangers in the channel',
-};
-const HANGING_LINES_NAMED: Readonly<Record<string, string>> = { wire: 'Wire', chain: 'Chain', cord: 'Cord' };
 const PATTERNS: Readonly<Record<string, string>> = {
   'as it falls': 'as it falls',
   'motif in the middle': 'a motif in the middle',
   'between motifs': 'the middle lies between two motifs',
   'as marked': 'the part that is marked on the cloth',
 };
+const JOINTS: Readonly<Record<string, string>> = { wall: 'Wall', base: 'Base', lip: 'Lip', frame: 'Frame' };
+/** The screws of each fixing, where they are known: which, how deep, with which bit. */
+const screwsText = ({ f, n, has, len, bit }: Say): string =>
+  has('each')
+    ? `; ${plural(n('each'), 'screw', 'screws')} each, ${f.gauge} × ${len('long')}, pilot ${bit('pilot')}, stop the drill at ${len('stop')}`
+    : '';
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 const shaped = ({ f, has, len }: Say) =>
   f.shape === 'rectangle' ? '' : `; ${String(f.shape)}${has('corner') ? `, corner ${len('corner')}` : ''}`;
@@ -153,14 +156,13 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
       .filter(Boolean)
       .join('; ')
       .concat('.'),
-  'dry-first': () => 'All four dry first: square, flush, no gap.',
-  'glue-and-wedges': ({ n, len }) =>
-    `Glue both faces; ${plural(n('count'), 'wedge', 'wedges')} of ${len('size')} a corner, ${n('all')} in all.`,
+  'dry-first': ({ n }) => `All ${n('corners') || 4} corners dry first: square, flush, no gap.`,
+  'glue-and-wedges': ({ f, n, millimetres }) =>
+    `${f.joint ? `${JOINTS[String(f.joint)]}: glue` : 'Glue'} both faces; ${plural(n('count'), 'wedge', 'wedges')} per corner, ${millimetres('size')}, ${n('all')} in all.`,
+  'no-wedges': () => 'The wood is too narrow for wedges.',
   'glue-alone': () => 'Glue both faces, no wedges.',
-  splines: ({ n }) => `Glue both faces; ${plural(n('count'), 'spline', 'splines')} a corner.`,
+  splines: ({ n }) => `Glue both faces; ${plural(n('count'), 'spline', 'splines')} per corner.`,
   'screws-and-braces': () => 'Screws and braces at the corners instead of wedges.',
-  'brackets-not-wedges': () =>
-    'The wood left is thin: nothing is driven into it from behind; brackets over the corners, and a fillet glued in to stiffen it.',
   'measure-seat': () => 'Measure the seat after joining, and write it down.',
   'measure-inside': () => 'Measure the inside after joining, and write it down.',
   'clamp-overnight': () => 'Clamped overnight before it goes on.',
@@ -200,11 +202,11 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
     `Raised on a hidden board ${size()}, ${len('thickness')} thick, ${len('inset')} inside its edge.`,
   'tray-border': ({ has, len }) =>
     `${len('border')} of base seen all round; ${len('under')} of base lies under the piece${has('depth') ? `, which is ${len('depth')} deep` : ''}.`,
-  'screws-behind': ({ f, has, len, n }) =>
+  'screws-behind': ({ f, has, len, bit, n }) =>
     [
       `${n('count')} screws from behind, ${f.gauge}${has('length') ? ` × ${len('length')}` : ''}`,
       has('floor') && `through a floor of ${len('floor')}`,
-      `hole ${len('clearance')}, pilot ${len('pilot')}`,
+      `hole ${bit('clearance')}${f.through === 'blocks' ? ' through the middle of each block' : ''}, pilot ${bit('pilot')}`,
       has('stop') && `stop the drill at ${len('stop')}`,
     ]
       .filter(Boolean)
@@ -255,13 +257,13 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
       .join('; ')
       .concat('.'),
   blocks: ({ n, len }) =>
-    `${n('count')} riser blocks ${len('height')} high, in the middle of each side or two on it, none under ${len('least')}; barrier film over raw wood.`,
+    `${n('count')} riser blocks, ${len('height')} high and ${len('long')} long, where they are marked; barrier film over raw wood.`,
   'blocks-glued': ({ n, len }) =>
-    `${n('count')} blocks ${len('height')} high, none under ${len('least')}, glued over paper strips so that they come off again.`,
+    `${n('count')} blocks, ${len('height')} high and ${len('long')} long, where they are marked; glue them over paper strips so they come off again.`,
   'no-riser': ({ len }) => `No riser: ${len('riser')} to fill, and ${len('least')} is the least.`,
   'into-bar': ({ len }) => `Into a bar ${len('bar')} thick: it stops before two thirds of it.`,
-  'oversized-holes': ({ n, len }) =>
-    `Holes in the floor ${len('hole')} wide, ${n('washers')} washers: the keys can still be driven.`,
+  'oversized-holes': ({ n }) =>
+    `${n('washers')} washers over the wide holes${n('keyed') > 0 ? ', so the keys can still be driven' : ''}; snug, not tight.`,
   'screwed-hard': () => 'Screwed hard, without play.',
   shims: ({ n, len, has }) =>
     `${n('aSide')} cards of ${len('thickness')} a side, alike on opposite sides${has('off') ? `; ${len('off')} stays open` : ''}.`,
@@ -284,17 +286,20 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
       .map((part) => LAYERS[part] ?? part)
       .join(', ')}.`,
   filler: ({ f, len }) => `Filler behind it: ${f.name}, ${len('thickness')}.`,
-  'room-behind': ({ f, len }) =>
+  'room-behind': ({ f, n, len }) =>
     f.verdict === 'proud'
-      ? 'It stands proud of the rabbet: offset clips.'
+      ? `It stands ${len('room').replace(/^[-−]/, '')} proud of the rabbet.`
       : f.verdict === 'tight'
-        ? `${len('room')} of room: low-profile points.`
+        ? `${len('room')} of room${n('points') > 0 ? ': low-profile points' : ' behind it'}.`
         : `${len('room')} of room behind it.`,
   points: ({ n }) => `${n('count')} flexible points: one in the middle of each side, look, then all round.`,
   'points-rigid': ({ n }) => `${n('count')} rigid points: one in the middle of each side, look, then all round.`,
+  'points-by-hand': ({ n }) =>
+    `${n('count')} flexible points, pushed in by hand with the rail held against it: the wood beside the rabbet is thin.`,
+  'nothing-holds': () => 'Stop: nothing holds this package in its frame. Ask at the desk before going on.',
   'turn-tabs': ({ n }) => `${n('count')} turn tabs hold the back.`,
   clips: ({ n }) => `${n('count')} clips.`,
-  'offset-clips': ({ n }) => `${n('count')} offset clips.`,
+  'offset-clips': (say) => `${say.n('count')} offset clips over the back${screwsText(say)}.`,
   'spring-clips': ({ n }) => `${n('count')} spring clips.`,
   'staples-in': ({ n }) => `${n('count')} staples: one in the middle of each side, look, then all round.`,
   seal: ({ len }) => `Seal with ${len('length')} of tape.`,
@@ -302,7 +307,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'turn-and-look': () => 'Turn it over and look before the last fasteners.',
   'strips-under-lip': ({ len }) => `Strips under the lip, ${len('depth')} deep; top and bottom before the sides.`,
   'canvas-in-rabbet': ({ f, has, len }) =>
-    `${has('depth') ? `The canvas is ${len('depth')} deep; ` : ''}${f.clips === 'offset' ? `it stands out ${len('proud')} behind: offset clips` : 'ordinary clips'}, centred.`,
+    `${has('depth') ? `The canvas is ${len('depth')} deep` : 'The canvas lies in the rabbet'}${f.clips === 'offset' ? `; it stands out ${len('proud')} behind` : ''}. Center it.`,
   'sides-lined': () => 'Line the sides; the pair that runs full first.',
   'strips-behind': ({ has, len }) =>
     `Strips behind the panes, ${len('depth')} deep${has('width') ? `, ${len('width')} wide` : ''}; top and bottom first.`,
@@ -312,42 +317,53 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'hardwood-predrill': () => 'In hardwood drill for the pins first.',
   'dust-cover': () => 'Dust cover.',
   'tape-only': () => 'The back is taped, without a cover.',
-  sawtooth: ({ n, rated, has, len }) =>
-    [
+  sawtooth: (say) => {
+    const { n, rated, has, len } = say;
+    return [
       n('count') === 1 ? 'A sawtooth in the middle' : `Two sawtooths, ${len('apart')} apart`,
       has('rating') && `rated ${rated('rating')}`,
       has('plate') && `plate ${len('plate')} high`,
-      'not seen over the edge',
+      has('hidden') && 'hidden behind the rail',
     ]
       .filter(Boolean)
       .join(', ')
-      .concat('.'),
-  hooks: ({ f, rated, has, len }) =>
-    [
-      `Two hooks (${FITTINGS_NAMED[String(f.fitting)]}), ${len('apart')} apart, ${len('inset')} from the edge`,
+      .concat(screwsText(say), '.');
+  },
+  hooks: (say) => {
+    const { f, rated, has, len } = say;
+    return [
+      `Two hooks (${FITTING_NAMES[String(f.fitting)]}), ${len('apart')} apart, ${len('inset')} from the edge`,
       has('rating') && `rated ${rated('rating')}`,
       has('plate') && `plate ${len('plate')} high`,
     ]
       .filter(Boolean)
       .join(', ')
-      .concat('.'),
-  rings: ({ f, rated, has, len }) =>
-    [
-      `${FITTINGS_NAMED[String(f.fitting)]} ${len('inset')} from the edge, ${len('apart')} apart`,
+      .concat(screwsText(say), '.');
+  },
+  rings: (say) => {
+    const { f, rated, has, len } = say;
+    return [
+      `${FITTING_NAMES[String(f.fitting)]} ${len('inset')} from the edge, ${len('apart')} apart`,
       has('rating') && `rated ${rated('rating')}`,
       has('plate') && `plate ${len('plate')} high`,
     ]
       .filter(Boolean)
       .join(', ')
-      .concat('.'),
+      .concat(screwsText(say), '.');
+  },
   'rings-where': ({ f, has, len }) =>
     `${WHERE[String(f.on)] ?? ''}${has('wall') ? ` The wall is ${len('wall')} wide.` : ''}`,
   wire: ({ f, kg, rated, has }) =>
-    `${HANGING_LINES_NAMED[String(f.line)]}, slack ${Math.round(Number(f.slack) * 1000) / 10} %, pull ${kg('pull')} at each ring${has('rating') ? `, rated ${rated('rating')}` : ''}; ends tidy.`,
+    `${LINE_NAMES[String(f.line)]}, slack ${Math.round(Number(f.slack) * 1000) / 10} %, pull ${kg('pull')} at each ring${has('rating') ? `, rated ${rated('rating')}` : ''}; ends tidy.`,
   'write-drop': () => 'Write how far below the top the hook goes: on the back and on the card.',
-  bumpers: ({ n }) => `${n('count')} bumpers at the lower corners.`,
+  bumpers: ({ n, has, len }) =>
+    `${n('count')} bumpers at the lower corners${has('size') ? `, no more than ${len('size')} wide` : ''}.`,
+  felt: ({ len }) => `Felt along the lower rail, ${len('length')}: it is too narrow for bumpers.`,
+  'hangers-no-wood': ({ rated, len }) =>
+    `Stop: the rail has ${len('solid')} of wood, too little for hangers rated ${rated('rating')}. Ask at the desk how it hangs.`,
   'no-hangers': () => 'No hangers are fitted.',
-  'braces-last': ({ n }) => `${n('count')} corner braces, after the hangers.`,
+  'braces-last': (say) =>
+    `${say.n('count')} corner braces${say.has('width') ? `, ${say.len('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
   sleeve: () => 'Into a clear sleeve, with a board behind it.',
   'kit-list': () => 'Everything on the pick list into the packet, with the sheet of instructions.',
   box: () => 'Box, inside.',
@@ -365,6 +381,8 @@ export function sayLine({ code, figures }: Line, unit: Unit): string {
     size: (w = 'w', h = 'h') => `${measure(w)} × ${measure(h)} ${unit}`,
     has: (key) => figures[key] !== undefined && figures[key] !== 0 && figures[key] !== '',
     n: (key) => Number(figures[key] ?? 0),
+    bit: (key) => bitText(Number(figures[key] ?? 0) as Length, unit),
+    millimetres: (key) => mmText(Number(figures[key] ?? 0) as Length),
     kg: (key) => weightText(Number(figures[key] ?? 0), unit),
     rated: (key) => ratedText(Number(figures[key] ?? 0), unit),
   });

@@ -2,7 +2,7 @@
 import type { MarkRow } from '@/core/instructions/marking-map';
 import type { Length, Unit } from '@/core/units/length';
 import { HARDWARE_NAMES } from './hardware';
-import { ruleText } from './rule';
+import { bitText, ruleText } from './rule';
 
 const numbersText = (numbers: readonly number[]) =>
   numbers.length > 2 && numbers.at(-1)! - numbers[0]! === numbers.length - 1
@@ -14,9 +14,7 @@ export function markText({ item, numbers, upright, across, drill }: MarkRow, uni
   const long = (value: Length) => `${ruleText(value, unit)} ${unit}`;
   const sides = across.map(({ edge, by }) => `${long(by)} from the ${edge}`).join(', ');
   const holes = drill
-    ? ` ${drill.gauge}: clearance ${millimetres(drill.clearance)}, pilot ${millimetres(drill.pilot)}${drill.stop > 0 ? `, drill stops at ${long(drill.stop)}` : ''}.`
+    ? ` ${drill.gauge}${drill.long ? ` × ${long(drill.long)}` : ''}: ${drill.clearance ? `hole ${bitText(drill.clearance, unit)}, ` : ''}pilot ${bitText(drill.pilot, unit)}${drill.stop > 0 ? `, stop at ${long(drill.stop)}` : ''}.`
     : '';
   return `${numbersText(numbers)}  ${HARDWARE_NAMES[item]}: ${long(upright.by)} from the ${upright.edge}; ${sides}.${holes}`;
 }
-/** Bits are sold by the millimetre. */
-const millimetres = (value: Length) => `${(value / 320).toFixed(1)} mm`;

@@ -91,7 +91,7 @@ describe('builds', () => {
       figure(of, 'screwAtLeast'),
       figure(of, 'screwAtMost'),
     ]).toEqual([6, 2, 19, 25]);
-    expect(hardware(of)).toMatchObject({ screw: 8, 'riser block': 6, shim: 8 });
+    expect(hardware(of)).toMatchObject({ screw: 6, 'riser block': 6, shim: 8 });
     expect(hardware(of).washer).toBeUndefined();
     expect(codes(of)).toEqual(expect.arrayContaining(['keyed-fixed', 'keys-blocked', 'shim-uneven']));
     expect(of.sizes.rabbet).toBeUndefined();

@@ -94,17 +94,20 @@ describe('wood that is left thin', () => {
   };
   const count = (design: Design, item: string) => done(design).hardware.find((one) => one.item === item)?.count ?? 0;
 
-  it('takes wedges and points down to three eighths of an inch, brackets below', () => {
+  it('takes wedges and points down to 8 mm, points by hand below; braces only where a plate lies on it', () => {
     const strong = matched('5/8');
     expect([count(strong, 'wedge') > 0, count(strong, 'flexible point') > 0, count(strong, 'corner brace')]).toEqual([
       true,
       true,
       0,
     ]);
-    const thin = matched('21/32');
-    expect([count(thin, 'wedge'), count(thin, 'flexible point'), count(thin, 'corner brace')]).toEqual([0, 0, 4]);
-    expect(said(thin).join('\n')).toMatch(/brackets over the corners, and a fillet glued in to stiffen it/);
-    expect(said(strong).join('\n')).not.toContain('brackets over the corners');
+    // 1 in less 11/16: 5/16 in, which is 7.9 mm.
+    const thin = matched('11/16');
+    expect([count(thin, 'wedge'), count(thin, 'corner brace'), count(thin, 'spline')]).toEqual([0, 0, 4]);
+    expect(count(thin, 'flexible point')).toBe(count(strong, 'flexible point'));
+    expect(said(thin).join('\n')).toContain('pushed in by hand with the rail held against it');
+    expect(said(thin).join('\n')).toContain('too narrow for wedges');
+    expect(said(strong).join('\n')).not.toContain('by hand');
   });
 });
 
@@ -151,7 +154,7 @@ describe('what is said of a back and of metal', () => {
 
   it('lists the pairs of a metal frame at the step that cuts them, and hangers that slide into its channel', () => {
     const text = said(own('metal-sections')).join('\n');
-    expect(text).toMatch(/^Hangers in the channel /m);
+    expect(text).toMatch(/^Channel hangers /m);
     expect(text).not.toContain('D-rings');
     const step = instructionsOf(done(own('metal-sections')), context.settings).find((one) => one.step === 'cut-strips');
     expect(step!.lines.map(({ big }) => big?.[0]!.value)).toEqual([inches(16, 3, 4), inches(20, 3, 4)]);

@@ -8,7 +8,7 @@ import { apply } from '@/core/design/edit';
 import type { Moulding } from '@/core/materials';
 import { defaultSettings } from '@/core/settings';
 import { backingPatches } from '@/core/sizing/windows';
-import { screwForBlock } from '@/core/parts/screws';
+import { screwForBlock } from '@/core/fixings/screws';
 import { type Length, inches, length, mm, toMm } from '@/core/units/length';
 import { workOut, type WorkedOut } from '@/core/work-out';
 import { backing, catalogue, exampleDesign, inch, moulding, prices, shop } from '../shop';

@@ -40,7 +40,7 @@ describe('the marking map', () => {
     expect(rings.map(({ upright }) => upright.by)).toEqual([example.hanging!.ringDrop, example.hanging!.ringDrop]);
     expect(rings[0]!.across.by + rings[1]!.across.by + example.hanging!.span).toBe(outside.w);
     expect(markRows(rings).map((row) => markText(row, 'in'))).toEqual([
-      '1, 2  Rings: 7 5/8 in from the top; 5/8 in from the left, 5/8 in from the right.',
+      '1, 2  Rings: 7 5/8 in from the top; 5/8 in from the left, 5/8 in from the right. #6 × 1/2 in: pilot 5/64 in, stop at 15/32− in.',
     ]);
   });
 
@@ -48,9 +48,7 @@ describe('the marking map', () => {
     const screws = markingMap(floater).marks.filter(({ item }) => item === 'screw');
     expect(screws).toHaveLength(floater.count('screw'));
     expect(screws.map(({ drill }) => drill?.gauge)).toEqual(screws.map(() => '#6'));
-    expect(markText(markRows(screws)[0]!, 'in')).toMatch(
-      /#6: clearance 3\.6 mm, pilot 2\.0 mm, drill stops at [\d /]+ in\.$/,
-    );
+    expect(markText(markRows(screws)[0]!, 'in')).toMatch(/#6: hole 33\/64 in, pilot 5\/64 in, stop at [\d /]+ in\.$/);
     expect(screws[0]!.drill!.stop).toBe(floater.worked.sizes.figures.screwAtMost);
   });
 
@@ -95,11 +93,12 @@ describe('the marking map', () => {
     const map = markingMap(floater);
     const file = mapFile(map, '2429-1');
     const holes = file.paths.filter(({ layer }) => layer === 'HOLE');
-    expect(holes).toHaveLength(floater.count('screw'));
+    // A hole for each screw of the floor and of the rings.
+    expect(holes).toHaveLength(floater.count('screw') + floater.count('hanger screw'));
     const [first] = map.marks.filter(({ item }) => item === 'screw');
     const xs = holes[0]!.points.map(([x]) => x);
     const ys = holes[0]!.points.map(([, y]) => y);
-    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(3.6, 3);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(13.025, 2);
     expect((Math.max(...ys) + Math.min(...ys)) / 2).toBeCloseTo(toMm(map.outside.h) - toMm(first!.at.y), 3);
     expect(mapSvg(file)).toContain(`width="${file.w}mm" height="${file.h}mm"`);
     expect(mapSvg(file).match(/<path /g)).toHaveLength(file.paths.length);

@@ -129,7 +129,7 @@ describe('what is answered', () => {
       piece: { width: 300, height: 420, irreplaceable: true },
     });
     expect(price).toBeNull();
-    expect(cautions.map((one) => one.code)).toEqual(['opening-overlap-small', 'no-uv', 'ammonia']);
+    expect(cautions.map((one) => one.code)).toEqual(['opening-overlap-small', 'no-uv', 'no-support', 'ammonia']);
     expect(cautions[0]).toMatchObject({
       level: 'warn',
       path: 'window.overlap',

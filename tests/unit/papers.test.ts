@@ -7,7 +7,7 @@ import { mustPriceOrder } from '@/core/pricing/order-price';
 import { builtAs } from '@/core/jobs/as-built';
 import { inches, mm, plus } from '@/core/units/length';
 import { assemblyOf } from '@/core/instructions/instructions';
-import { HARDWARE_NAMES } from '@/words/hardware';
+import { hardwareText } from '@/words/hardware';
 import { defaultSettings } from '@/core/settings';
 import { workOut } from '@/core/work-out';
 import { instructed } from '@/server/instructed';
@@ -298,7 +298,7 @@ describe('what leaves the shop with a piece', () => {
   it('is for a kit: every fixing counted, and what to do with this piece', async () => {
     const kit = made({ scope: 'kit' });
     const text = await said(kitSheet, kit);
-    for (const item of kit.worked.hardware) expect(text).toContain(HARDWARE_NAMES[item.item]);
+    for (const item of kit.worked.hardware) expect(text).toContain(hardwareText(item, kit.worked, 'in').name);
     const told = assemblyOf(kit.worked, defaultSettings('in'));
     expect(told.map(({ step }) => step)).toEqual(['join', 'fit', 'back-and-hang']);
     expect(text).toContain('Glass clean, both sides.');

@@ -91,8 +91,12 @@ describe('the data of 0.3.0', () => {
         const job = (await jobView(viewer, ticket))!;
         const kept = of('piece').find((one) => one.id === job.id)!.agreed as Record<string, unknown>;
         expect(job.worked.sizes).toEqual(kept.sizes);
-        const again = workOut(job.worked.resolved.design, context);
-        expect(job.worked.parts).toEqual(again.ok && JSON.parse(JSON.stringify(again.value.parts)));
+        // Parts stay as they were agreed, whatever the program would make of the design today.
+        const parts = kept.parts as { kind: string; name: string; count: number }[];
+        expect(job.worked.parts.map(({ kind, name, count }) => ({ kind, name, count }))).toMatchObject(
+          parts.map(({ kind, name, count }) => ({ kind, name, count })),
+        );
+        expect(workOut(job.worked.resolved.design, context).ok).toBe(true);
         expect(job.worked.price).toMatchObject(kept.price as object);
         const events = of('job_event').filter((one) => one.job_id === job.id);
         expect(job.events.map((one) => [one.what, one.by])).toEqual(events.map((one) => [one.what, one.by]));

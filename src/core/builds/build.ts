@@ -7,6 +7,8 @@ import type { WindowHolds } from '../design/choices';
 import type { Issue } from '../issue';
 import type { Backing, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
 import type { StepLines } from '../instructions/line';
+import type { Rail } from '../fixings/rail';
+import type { Gauge } from '../fixings/screws';
 import type { StepKey } from '../route/steps';
 import type { Settings } from '../settings';
 import type { Frame } from '../sizing/frame';
@@ -149,7 +151,11 @@ export const HARDWARE = [
   'wire',
   'hook',
   'sawtooth',
+  'hanger screw',
+  'brace screw',
+  'clip screw',
   'bumper',
+  'felt',
   'sealing tape',
   'safety film',
   'sleeve',
@@ -161,8 +167,12 @@ export interface Hardware {
   readonly length?: Length;
   /** Kilograms. */
   readonly rating?: number;
-  /** Millimetres, of a wedge. */
+  /** How high a wedge is, how wide a brace or tape. */
   readonly size?: Length;
+  /** Of a screw. */
+  readonly gauge?: Gauge;
+  /** Which joint a wedge holds, where there are several. */
+  readonly joint?: Joint['of'];
 }
 
 /** Two metal sections of one length: the package's, cut down from the next longer that is stocked. */
@@ -170,6 +180,15 @@ export interface Pair {
   readonly side: Length;
   /** Undefined when none is stocked that is long enough. */
   readonly from: Length | undefined;
+}
+
+/** Wood that meets at a corner: wedges are as high as it lets them be. */
+export interface Joint {
+  readonly of: 'frame' | 'wall' | 'base' | 'lip';
+  readonly height: Length;
+  /** Solid wood across which a wedge is driven, and the wood as wide as it is. */
+  readonly solid: Length;
+  readonly face: Length;
 }
 
 /** A piece laid up. */
@@ -191,8 +210,12 @@ export interface LayUp {
   readonly box?: { readonly objectDepth: Length; readonly clearance: Length; readonly innerDepth: Length };
   /** The gap round a piece that stands in a frame. */
   readonly gap?: Length;
-  /** How far both rings together stand in from the outside, where half the face is not it. */
+  /** How far both rings together stand in from the outside, where the wood does not say it. */
   readonly insets?: Length;
+  /** What is joined at the corners, where it is not the moulding as it is: each by itself. */
+  readonly joints?: readonly Joint[];
+  /** The wood that hangers go into, where it is no rabbeted moulding: a wall, a base, a bar. */
+  readonly rail?: Rail;
   /** What the customer's or the chosen frame allows as package, where the frame comes first. */
   readonly packageMost?: Size;
   /** Weight of a piece that is no layer of the stack. */

@@ -42,7 +42,8 @@ export function inSections(laid: LayUp, settings: Settings): LayUp {
     frames: [...laid.frames.slice(0, -1), { ...outer, legs: [] }],
     pairs: [pairs[0]!, pairs[1]!],
     loose: [...laid.loose, pairPart('Pair for top and bottom', pairs[0]!), pairPart('Pair for the sides', pairs[1]!)],
-    hardware: [...laid.hardware, ...hardware],
+    // Springs press it forward; nothing is screwed over it.
+    hardware: [...laid.hardware.filter(({ item }) => item !== 'clip' && item !== 'offset clip'), ...hardware],
     counts: {
       ...laid.counts,
       pairW: pairFrom(pack.w),

@@ -2,6 +2,8 @@
 import { BUILDS, mountOf } from '../builds';
 import type { ResolvedPiece, LayUp } from '../builds/build';
 import type { Design } from '../design/design';
+import type { Holding } from '../fixings/holding';
+import { type Rails, holdingRail } from '../fixings/rails-of';
 import type { Hanging } from '../parts/hanging';
 import type { Stack } from '../parts/stack';
 import { type Weight, mouldingLimitKg } from '../parts/weight';
@@ -17,6 +19,8 @@ interface Worked {
   readonly stack: Stack;
   readonly weight: Weight;
   readonly hanging: Hanging | undefined;
+  readonly rails: Rails | undefined;
+  readonly holding: Holding;
 }
 type Facts = { -readonly [K in keyof Situation]: Situation[K] };
 
@@ -127,7 +131,7 @@ function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): voi
   }
 }
 
-function hangingFacts(facts: Facts, { hanging, job }: Worked): void {
+function hangingFacts(facts: Facts, { hanging, job, rails }: Worked): void {
   if (!hanging) {
     facts.hung = 'hooks';
     return;
@@ -140,7 +144,19 @@ function hangingFacts(facts: Facts, { hanging, job }: Worked): void {
   if (plate !== undefined) facts.plateWidth = plate;
   facts.ratingNeeded = wired ? hanging.ringKg : hanging.hooks.kg;
   facts.hangerFound = hanging.noWire || hanging.choose !== undefined;
+  const wood = hanging.by === 'sawtooth' ? rails?.cross : rails?.side;
+  if (hanging.noWood && wood) facts.hangerNoWood = { solid: wood.solid, depth: wood.depth };
 }
+
+const FIXED_TO_A_BOARD: readonly string[] = ['hinges', 'tape', 'corners', 'strips', 'pads', 'stitched', 'pinned'];
+/** Hinges, pockets and pads want a board of ours behind the piece; an original wants one that is not the back. */
+function unsupported({ job: { design }, laid }: Worked): boolean {
+  const { uses } = BUILDS[design.build];
+  if (!uses.includes('mount') || laid.depth === undefined || !FIXED_TO_A_BOARD.includes(mountOf(design))) return false;
+  const behind = design.piece.irreplaceable ? BOARDS : [...BOARDS, 'backing'];
+  return !laid.layers.some(({ part, comes }) => behind.includes(part) && !comes);
+}
+const BOARDS: readonly string[] = ['mount board', 'insert', 'lift board'];
 
 /** `framed`: there is a frame whose lip, strength and hanging matter. */
 export function situationOf(worked: Worked, framed: boolean): Situation {
@@ -190,6 +206,8 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
   }
   if (framed) frameFacts(facts, worked);
   hangingFacts(facts, worked);
+  if (worked.holding === 'refused') facts.unheld = { wall: holdingRail(laid, worked.rails)?.solid ?? length(0) };
+  if (unsupported(worked)) facts.unsupported = true;
   if (design.place) facts.place = design.place;
   if (design.finish) facts.finish = design.finish;
   if (design.value !== undefined) {

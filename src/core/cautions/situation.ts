@@ -71,6 +71,12 @@ export interface Situation {
   /** Rated kilograms that are needed, and whether any stocked hanger has them. */
   readonly ratingNeeded?: number;
   readonly hangerFound?: boolean;
+  /** The wood that is there, where it does not bear hangers of the rating that is needed. */
+  readonly hangerNoWood?: { readonly solid: Length; readonly depth: Length };
+  /** The package wants holding and nothing can: the wood beside the rabbet. */
+  readonly unheld?: { readonly wall: Length };
+  /** What it is held by wants a board behind it, and there is none of ours. */
+  readonly unsupported?: boolean;
   readonly widening?: { readonly w: Widening; readonly h: Widening };
   readonly keyed?: boolean;
   readonly fixing?: string;

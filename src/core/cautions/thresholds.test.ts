@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CautionCode } from '../issue-codes';
 import { verdictOf } from '../parts/stack';
-import { screwsOnSide, screwWrong } from '../parts/screws';
+import { screwsOnSide, screwWrong } from '../fixings/screws';
 import { defaultSettings } from '../settings';
 import { type Length, inches, length, mm, size } from '../units/length';
 import { firing } from './cautions';

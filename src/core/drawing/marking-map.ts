@@ -78,7 +78,7 @@ export function mapFile(
   });
   const marked = marks.flatMap(({ at, drill }) => {
     const [x, y] = [toMm(at.x), toMm(at.y)];
-    const radius = drill ? toMm(drill.clearance) / 2 : 0;
+    const radius = drill ? toMm(drill.clearance ?? drill.pilot) / 2 : 0;
     const circle = Array.from({ length: ROUND }, (_, step): Point => {
       const angle = (2 * Math.PI * step) / ROUND;
       return [x + radius * Math.cos(angle), y + radius * Math.sin(angle)];

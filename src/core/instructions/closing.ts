@@ -1,38 +1,36 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { leavesThinWood } from '../sizing/match';
 import { grow, length, times } from '../units/length';
 import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
 import type { Has } from './has';
-import { type Line, big, line, sized } from './line';
+import type { Hardware } from '../builds/build';
+import { BRACE_SCREWS } from '../fixings/corners';
+import { stopOf } from '../fixings/hangers';
+import { HOLES } from '../fixings/screws';
+import { type Figures, type Line, big, line, sized } from './line';
 
 /** Corners of the frame. */
 const cornersOf = ({ design }: Has) => design.frame.sides ?? FOUR;
 
 export function joinLines(has: Has): Line[] {
-  const { worked, practice, framed, design, settings } = has;
+  const { worked, practice, framed } = has;
   const { rabbet, inside, outside } = worked.sizes;
   if (!framed) return [];
-  const wedge = has.item('wedge');
+  const wedges = worked.hardware.filter(({ item }) => item === 'wedge');
+  const wedged = practice.corner === 'glue and wedges';
+  const splines = has.count('spline') / cornersOf(has);
   const seat = rabbet ?? inside;
   return [
-    line('dry-first', {}, { of: ['cut legs'] }),
-    ...(practice.corner === 'glue and wedges' && wedge
-      ? [
-          line(
-            'glue-and-wedges',
-            { count: wedge.count! / cornersOf(has), size: wedge.size ?? 0, all: wedge.count! },
-            { of: ['cut legs'] },
-          ),
-        ]
-      : practice.corner === 'splines'
-        ? [line('splines', { count: has.count('spline') / cornersOf(has) }, { of: ['cut legs'] })]
-        : practice.corner === 'screws and braces'
-          ? [line('screws-and-braces', {}, { of: ['cut legs'] })]
-          : [line('glue-alone', {}, { of: ['cut legs'] })]),
-    ...(leavesThinWood(worked.sizes.frames.at(-1), design.frame, settings)
-      ? [line('brackets-not-wedges', {}, { of: ['cut legs'] })]
+    line('dry-first', { corners: cornersOf(has) }, { of: ['cut legs'] }),
+    ...(wedged ? wedges : []).map(({ count = 0, size = 0, joint = '' }) =>
+      line('glue-and-wedges', { count: count / cornersOf(has), size, all: count, joint }, { of: ['cut legs'] }),
+    ),
+    ...(wedged && wedges.length === 0 ? [line('no-wedges', {}, { of: ['cut legs'] })] : []),
+    ...(splines > 0 ? [line('splines', { count: splines }, { of: ['cut legs'] })] : []),
+    ...(practice.corner === 'screws and braces' ? [line('screws-and-braces', {}, { of: ['cut legs'] })] : []),
+    ...(practice.corner === 'glue' || (wedged && wedges.length === 0 && splines === 0)
+      ? [line('glue-alone', {}, { of: ['cut legs'] })]
       : []),
     ...(seat
       ? [
@@ -119,9 +117,21 @@ const HOLDERS: readonly (readonly [item: Parameters<Has['count']>[0], code: Line
   ['rigid point', 'points-rigid'],
   ['tab', 'turn-tabs'],
   ['clip', 'clips'],
-  ['offset clip', 'offset-clips'],
   ['spring clip', 'spring-clips'],
 ];
+/** What a screw of a fixing is, in figures: nothing where none is known. */
+const screwed = (screw: Hardware | undefined, each: number): Figures =>
+  screw?.length === undefined || screw.gauge === undefined
+    ? {}
+    : {
+        each,
+        gauge: screw.gauge,
+        long: screw.length,
+        pilot: HOLES[screw.gauge].pilot,
+        stop: stopOf(screw.length),
+      };
+
+const pointed = (has: Has): boolean => has.count('flexible point') + has.count('rigid point') > 0;
 
 export function fitLines(has: Has): Line[] {
   const { worked, design, practice } = has;
@@ -140,10 +150,17 @@ export function fitLines(has: Has): Line[] {
     ...stack.layers.flatMap((layer) =>
       layer.part === 'filler' ? [line('filler', { name: layer.name, thickness: layer.thickness })] : [],
     ),
-    ...(stack.room === undefined ? [] : [line('room-behind', { room: stack.room, verdict: stack.verdict })]),
-    ...HOLDERS.flatMap(([item, code]) =>
-      has.count(item) > 0 ? [line(code, { count: has.count(item) }, { of: ['frame'] })] : [],
-    ),
+    ...(stack.room === undefined
+      ? []
+      : [line('room-behind', { room: stack.room, verdict: stack.verdict, points: pointed(has) ? 1 : 0 })]),
+    ...HOLDERS.flatMap(([item, code]) => {
+      const said = code === 'points' && has.holding === 'points by hand' ? 'points-by-hand' : code;
+      return has.count(item) > 0 ? [line(said, { count: has.count(item) }, { of: ['frame'] })] : [];
+    }),
+    ...(has.count('offset clip') > 0
+      ? [line('offset-clips', { count: has.count('offset clip'), ...screwed(has.item('clip screw'), 1) })]
+      : []),
+    ...(has.holding === 'refused' ? [line('nothing-holds', {}, { of: ['frame'] })] : []),
     ...(worked.resolved.readyMade && has.framed ? [line('own-tabs', {}, { of: ['frame'] })] : []),
     ...(staples > 0 ? [line('staples-in', { count: staples }, { of: ['frame'] })] : []),
     ...(has.item('sealing tape')
@@ -158,7 +175,7 @@ export function fitLines(has: Has): Line[] {
 
 /** Dust cover, hangers before braces, and what is written on the back. */
 export function hangLines(has: Has): Line[] {
-  const { worked, design, hanging, practice, scope } = has;
+  const { worked, design, hanging, practice, scope, settings } = has;
   const cover = worked.parts.find((part) => part.kind === 'flat' && part.part === 'dust cover');
   const lines: Line[] = [];
   if (cover?.kind === 'flat') lines.push(line('dust-cover', {}, { of: ['frame'], big: [big('size', cover.cut)] }));
@@ -166,7 +183,13 @@ export function hangLines(has: Has): Line[] {
     lines.push(line('tape-only', {}, { of: ['frame'] }));
   if (hanging) {
     const rating = hanging.choose ?? 0;
-    if (hanging.by === 'sawtooth')
+    const each = hanging.fixing?.screws ?? 0;
+    const screws = screwed(has.item('hanger screw'), each);
+    const plate = design.hanging.plate ?? (hanging.by === 'sawtooth' ? settings.sawtoothPlate : length(0));
+    const hidden = plate <= (worked.rails?.cross.solid ?? plate) ? 1 : 0;
+    if (hanging.noWood)
+      lines.push(line('hangers-no-wood', { rating, solid: worked.rails?.side.solid ?? 0 }, { of: ['hangers'] }));
+    else if (hanging.by === 'sawtooth')
       lines.push(
         line(
           'sawtooth',
@@ -175,7 +198,9 @@ export function hangLines(has: Has): Line[] {
             rating,
             drop: hanging.hookDrop,
             apart: hanging.apart ?? 0,
-            plate: design.hanging.plate ?? 0,
+            plate,
+            hidden,
+            ...screws,
           },
           { of: ['hangers'], big: [big('below the top', hanging.hookDrop)] },
         ),
@@ -189,12 +214,13 @@ export function hangLines(has: Has): Line[] {
             fitting: design.hanging.fitting ?? (has.sections ? 'channel' : 'd-ring'),
             inset: length(Math.round((worked.sizes.outside!.w - hanging.span) / 2)),
             apart: hanging.span,
-            plate: design.hanging.plate ?? 0,
+            plate,
+            ...screws,
           },
           { of: ['hangers'], big: [big('below the top', hanging.ringDrop)] },
         ),
       );
-    if (hanging.by === 'wire' && !hanging.noWire)
+    if (hanging.by === 'wire' && !hanging.noWire && !hanging.noWood)
       lines.push(
         line(
           'wire',
@@ -204,11 +230,23 @@ export function hangLines(has: Has): Line[] {
       );
     lines.push(
       line('write-drop', {}, { of: ['hangers'], big: [big('hook', hanging.hookDrop)] }),
-      line('bumpers', { count: has.count('bumper') }, { of: ['hangers'] }),
+      has.count('bumper') > 0
+        ? line('bumpers', { count: has.count('bumper'), size: has.item('bumper')?.size ?? 0 }, { of: ['hangers'] })
+        : line('felt', { length: has.item('felt')?.length ?? 0 }, { of: ['hangers'] }),
     );
   } else if (has.inFrame && scope.closed) lines.push(line('no-hangers'));
   if (has.count('corner brace') > 0)
-    lines.push(line('braces-last', { count: has.count('corner brace') }, { of: ['frame'] }));
+    lines.push(
+      line(
+        'braces-last',
+        {
+          count: has.count('corner brace'),
+          width: has.item('corner brace')?.size ?? 0,
+          ...screwed(has.item('brace screw'), BRACE_SCREWS),
+        },
+        { of: ['frame'] },
+      ),
+    );
   return lines;
 }
 

@@ -72,6 +72,10 @@ export class Has {
   count(item: Hardware['item']): number {
     return this.item(item)?.count ?? 0;
   }
+  /** How the package is held; of what was agreed before it was told, by what was counted. */
+  get holding() {
+    return this.worked.holding ?? (this.count('flexible point') > 0 ? 'points' : 'own');
+  }
   get hanging() {
     return this.scope.hung ? this.worked.hanging : undefined;
   }

@@ -1,5 +1,5 @@
 /** Moulding made here: ripped, glued up, rebated, cut rough, finished before or after joining. Source: handbook, jobs; R64. */
-import { roughLength } from '../parts/joining';
+import { roughLength } from '../fixings/joining';
 import { type Length, length, plus, times } from '../units/length';
 import type { Has } from './has';
 import { type Line, line } from './line';

@@ -3,7 +3,8 @@
  * from the front, with what is drilled for it. Source: handbook, jobs, "Holes and marks"; depth and hanging, "Screws".
  */
 import type { Hardware } from '../builds/build';
-import { HOLES, USUAL_GAUGE } from '../parts/screws';
+import { stopOf } from '../fixings/hangers';
+import { HOLES, USUAL_GAUGE } from '../fixings/screws';
 import { STEPS, type StepKey } from '../route/steps';
 import { type Length, type Size, length, minus } from '../units/length';
 import type { Has } from './has';
@@ -20,6 +21,7 @@ const MARKED: readonly Hardware['item'][] = [
   'ring',
   'hook',
   'sawtooth',
+  'hanger screw',
   'corner brace',
   'bumper',
   'tab',
@@ -33,7 +35,10 @@ export type SeenFrom = (typeof SEEN_FROM)[number];
 /** Bits by gauge, and where the drill stops. */
 export interface Drill {
   readonly gauge: string;
-  readonly clearance: Length;
+  /** How long the screw is, where it is known. */
+  readonly long?: Length;
+  /** Through what is not held; absent where the thread begins at once. */
+  readonly clearance?: Length;
   readonly pilot: Length;
   /** From the outside of the back; zero where it is not known. */
   readonly stop: Length;
@@ -59,13 +64,31 @@ export interface MarkingMap {
   readonly marks: readonly MapMark[];
 }
 
-const ofMm = (mm: number): Length => length(Math.round(mm * 320));
+/** Which screw holds what is marked, where it is not a screw itself. */
+const HELD_BY: Partial<Record<Hardware['item'], Hardware['item']>> = {
+  ring: 'hanger screw',
+  hook: 'hanger screw',
+  sawtooth: 'hanger screw',
+  'hanger screw': 'hanger screw',
+  'corner brace': 'brace screw',
+  'offset clip': 'clip screw',
+};
 
-function drillFor({ item }: Mark, { worked }: Has): Drill | undefined {
-  if (item !== 'screw') return undefined;
-  const [clearance, pilot] = HOLES[USUAL_GAUGE];
-  const stop = worked.sizes.figures.screwAtMost ?? length(0);
-  return { gauge: USUAL_GAUGE, clearance: ofMm(clearance), pilot: ofMm(pilot), stop };
+function drillFor({ item }: Mark, has: Has): Drill | undefined {
+  const { figures } = has.worked.sizes;
+  if (item === 'screw') {
+    const { clearance, pilot } = HOLES[USUAL_GAUGE];
+    return {
+      gauge: USUAL_GAUGE,
+      clearance: has.item('washer')?.size ?? clearance,
+      pilot,
+      stop: figures.screwAtMost ?? length(0),
+    };
+  }
+  const holder = HELD_BY[item];
+  const screw = holder && has.item(holder);
+  if (screw?.length === undefined || screw.gauge === undefined) return undefined;
+  return { gauge: screw.gauge, long: screw.length, pilot: HOLES[screw.gauge].pilot, stop: stopOf(screw.length) };
 }
 
 /** The map of a piece; without marks where nothing is measured. */

@@ -1,12 +1,18 @@
 /**
  * Where every fixing goes: from the left edge and the top of the frame's outside, seen from behind. What has no frame
- * is measured from the package. Source: handbook, jobs, "Holes and marks"; depth and hanging.
+ * is measured from the package. Source: handbook, fixings; jobs, "Holes and marks"; depth and hanging; R78, R79.
  */
 import type { Hardware } from '../builds/build';
-import { pointsOnSide } from '../parts/joining';
-import { screwsOnSide } from '../parts/screws';
+import { FOUR } from '../builds/many-sided';
+import { braceLeg } from '../fixings/corners';
+import { SAWTOOTH_HOLES, sawtoothMiddle } from '../fixings/hangers';
+import { pointsOnSide } from '../fixings/joining';
+import { type Place, along, corners, evenly, onOutline, round, shared } from '../fixings/places';
+import { apothemOf } from '../fixings/outline';
+import { cornerOf, type Rails } from '../fixings/rails-of';
+import { blocksOnSide, screwsOnSide } from '../fixings/screws';
 import type { StepKey } from '../route/steps';
-import { type Length, type Size, length, minus, plus } from '../units/length';
+import { type Length, type Size, halve, larger, length, minus, mm, plus, times } from '../units/length';
 import type { Has } from './has';
 
 export interface Mark {
@@ -16,137 +22,199 @@ export interface Mark {
   readonly y: Length;
 }
 
-/** Evenly along a side, half a distance from its ends: so many places. */
-const along = (side: Length, count: number): Length[] =>
-  Array.from({ length: count }, (_, index) => length(Math.round((side * (2 * index + 1)) / (2 * count))));
+/** Over the floor of the frame and in the bar of the piece, whatever they are: so far inside the piece's edge. */
+const SCREW_IN = length(3048);
+/** The second screw of a hanger lies so far below the first. */
+const SECOND_SCREW = mm(15);
+/** Bumpers stand so far from the lower corners. */
+const BUMPER_IN = mm(25);
+/** Where the holes of a brace lie along its leg, from its corner, in hundredths. */
+const BRACE_HOLES = [45, 80] as const;
 
-type Place = readonly [x: Length, y: Length];
-/** Places round a rectangle that lies at `left`, `top`: so many on each side across, and on each upright. */
-function round(left: Length, top: Length, of: Size, across: number, upright: number): Place[] {
-  const [right, bottom] = [plus(left, of.w), plus(top, of.h)];
+/** The frame, or the package where there is none, and where the package lies in it. */
+class Ground {
+  readonly outside: Size;
+  readonly pack: Size;
+  readonly left: Length;
+  readonly top: Length;
+  constructor(readonly has: Has) {
+    const { sizes } = has.worked;
+    this.outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
+    this.pack = sizes.package;
+    [this.left, this.top] = this.centred(this.pack);
+  }
+  centred(of: Size): Place {
+    return [length(Math.floor((this.outside.w - of.w) / 2)), length(Math.floor((this.outside.h - of.h) / 2))];
+  }
+  get rails(): Rails | undefined {
+    return this.has.worked.rails;
+  }
+  /** Equal sides, where they are not four. */
+  get sides(): number | undefined {
+    const { sides } = this.has.design.frame;
+    return sides === undefined || sides === FOUR || !this.has.framed ? undefined : sides;
+  }
+  get outer() {
+    return this.has.worked.sizes.frames.at(-1);
+  }
+  /** The wood of a rail, or where none is known half of its face. */
+  get wood(): Length {
+    return this.rails ? cornerOf(this.rails).solid : (this.outer?.moulding.faceWidth ?? length(0));
+  }
+}
+
+/** Points, tabs and clips round the package, each in the wall or over the edge. */
+function holdingMarks(ground: Ground): [Mark['item'], readonly Place[]][] {
+  const { has, pack, left, top, outside } = ground;
+  const { settings } = has;
+  const points: readonly Place[] =
+    ground.sides && ground.outer?.rabbet
+      ? onOutline(
+          apothemOf(ground.outer),
+          ground.sides,
+          halve(minus(outside.w, pack.w))[0],
+          pointsOnSide(pack.w, settings),
+        )
+      : round(left, top, pack, pointsOnSide(pack.w, settings), pointsOnSide(pack.h, settings));
+  // Clips are screwed to the frame that is nearest to the package.
+  const holding = has.worked.sizes.frames.find(({ of }) => of !== 'fillet');
+  const liner = holding !== undefined && holding !== ground.outer;
+  const around = liner ? holding.outside : outside;
+  const half = halve(liner ? minus(holding.moulding.faceWidth, holding.moulding.rabbetWidth) : ground.wood)[0];
+  const inWood = { w: minus(around.w, half, half), h: minus(around.h, half, half) };
+  const [x, y] = ground.centred(inWood);
+  const share = (item: Mark['item']) => shared(has.count(item), pack);
   return [
-    ...along(of.w, across).flatMap((x): Place[] => [
-      [plus(left, x), top],
-      [plus(left, x), bottom],
-    ]),
-    ...along(of.h, upright).flatMap((y): Place[] => [
-      [left, plus(top, y)],
-      [right, plus(top, y)],
-    ]),
+    ...(['flexible point', 'rigid point'] as const).map((item) => [item, points] as [Mark['item'], readonly Place[]]),
+    ['spring clip', round(left, top, pack, ...share('spring clip'))],
+    ['clip', round(left, top, pack, ...share('clip'))],
+    ['offset clip', round(x, y, inWood, ...share('offset clip'))],
+    ['tab', round(left, top, pack, 0, has.count('tab') / 2)],
+    ['pin', has.layer('pane') ? round(left, top, pack, ...share('pin')) : []],
   ];
 }
 
-/** Over the floor of the frame and in the bar of the piece, whatever they are: so far inside the piece's edge. */
-const SCREW_IN = length(3048);
-/** The same places, so far inside the rectangle that what is fastened there is met; never past its middle. */
-function inside(left: Length, top: Length, of: Size, across: number, upright: number): Place[] {
-  const by = length(Math.min(SCREW_IN, Math.floor(Math.min(of.w, of.h) / 4)));
-  const inner = { w: minus(of.w, by, by), h: minus(of.h, by, by) };
-  return round(plus(left, by), plus(top, by), inner, across, upright);
+/** Screws through the floor into blocks or bars, evenly along each side of the piece. */
+function floorMarks(ground: Ground): [Mark['item'], readonly Place[]][] {
+  const { has, pack, left, top } = ground;
+  const blocks = has.count('riser block');
+  const screws = has.count('screw');
+  if (screws === 0) return [];
+  const inside = (across: number, upright: number) => evenly(left, top, pack, SCREW_IN, across, upright);
+  if (blocks > 0) {
+    const places = inside(blocksOnSide(pack.w, has.settings), blocksOnSide(pack.h, has.settings));
+    return [
+      ['riser block', places],
+      ['screw', places],
+    ];
+  }
+  const asked: [number, number] = [screwsOnSide(pack.w, has.settings), screwsOnSide(pack.h, has.settings)];
+  return [['screw', inside(...(2 * (asked[0] + asked[1]) === screws ? asked : shared(screws, pack)))]];
 }
 
-/** Shares a count over two kinds of sides as their lengths ask, so that all of them are placed. */
-function shared(count: number, { w, h }: Size): [across: number, upright: number] {
-  const half = Math.max(2, Math.floor(count / 2));
-  const across = Math.max(1, Math.min(half - 1, Math.round((half * w) / (w + h))));
-  return [across, half - across];
+/** What the piece itself is held by, at its own edges. */
+function mountMarks(ground: Ground): [Mark['item'], readonly Place[]][] {
+  const { has } = ground;
+  const { larger } = has.worked.sizes.piece;
+  const [left, top] = ground.centred(larger);
+  const pockets = has.count('pad') === 4 ? 'pad' : 'corner pocket';
+  return [
+    ...(['hinge', 'tape hinge'] as const).map((item): [Mark['item'], readonly Place[]] => [
+      item,
+      has.design.several ? [] : along(larger.w, has.count(item)).map((x): Place => [plus(left, x), top]),
+    ]),
+    [pockets, has.count(pockets) === 4 ? corners(left, top, larger) : []],
+  ];
+}
+
+/** Rings, hooks or plates with their second holes, and bumpers. */
+function hangingMarks(ground: Ground): [Mark['item'], readonly Place[]][] {
+  const { has, outside } = ground;
+  const { hanging } = has;
+  if (!hanging || !has.worked.sizes.outside) return [];
+  const below = minus(outside.h, halve(ground.rails?.cross.solid ?? ground.wood)[0]);
+  const brace = has.item('corner brace')?.size;
+  // Beside a brace, not on it.
+  const foot = brace === undefined ? BUMPER_IN : larger(BUMPER_IN, plus(ground.wood, braceLeg(brace)));
+  const at = ground.sides && ground.outer ? lowerCorners(ground, foot) : [foot, minus(outside.w, foot)];
+  const bumpers: readonly Place[] = at.map((x) => [x, below] as const);
+  const marks: [Mark['item'], readonly Place[]][] = [['bumper', bumpers]];
+  if (hanging.noWood) return marks;
+  if (hanging.by === 'sawtooth') {
+    const plate = has.design.hanging.plate ?? has.settings.sawtoothPlate;
+    const y = sawtoothMiddle(hanging.hookDrop, plate);
+    const middles =
+      hanging.apart === undefined
+        ? [halve(outside.w)[0]]
+        : [halve(minus(outside.w, hanging.apart))[0], halve(plus(outside.w, hanging.apart))[0]];
+    const arm = halve(SAWTOOTH_HOLES)[0];
+    return [
+      ...marks,
+      [
+        'sawtooth',
+        middles.flatMap((x): Place[] => [
+          [minus(x, arm), y],
+          [plus(x, arm), y],
+        ]),
+      ],
+    ];
+  }
+  const inset = halve(minus(outside.w, hanging.span))[0];
+  const rings = (drop: Length): Place[] => [
+    [inset, drop],
+    [minus(outside.w, inset), drop],
+  ];
+  return [
+    ...marks,
+    [has.count('hook') > 0 ? 'hook' : 'ring', rings(hanging.ringDrop)],
+    ['hanger screw', (hanging.fixing?.screws ?? 1) > 1 ? rings(plus(hanging.ringDrop, SECOND_SCREW)) : []],
+  ];
+}
+/** So far from the two lower corners of a frame that stands on one of its sides. */
+function lowerCorners({ outer, sides }: Ground, by: Length): Length[] {
+  const side = onOutline(apothemOf(outer!), sides!, length(0), 0, true);
+  const foot = Math.max(...side.map(([, y]) => y));
+  const lowest = side.filter(([, y]) => y >= foot - 1).map(([x]) => x);
+  const [left, right] = [length(Math.min(...lowest)), length(Math.max(...lowest))];
+  return [plus(left, by), minus(right, by)];
+}
+
+/** Wedges along the mitres, and the holes of braces, two in each leg, in the middle of the wood. */
+function cornerMarks(ground: Ground): [Mark['item'], readonly Place[]][] {
+  const { has, outside, sides, outer } = ground;
+  const aCorner = Math.min(6, Math.ceil(has.count('wedge') / (sides ?? FOUR)));
+  const across = along(ground.wood, aCorner);
+  const half = halve(ground.wood)[0];
+  const brace = has.item('corner brace');
+  const leg = brace ? braceLeg(brace.size ?? mm(10)) : length(0);
+  const out = brace?.size ? halve(minus(ground.wood, brace.size))[0] : length(0);
+  const holes = BRACE_HOLES.map((part) => plus(out, length(Math.round((leg * part) / 100))));
+  if (sides && outer) {
+    const at = (inset: Length) => onOutline(apothemOf(outer), sides, inset, 0, true);
+    return [
+      ['wedge', has.framed ? across.flatMap(at) : []],
+      ['corner brace', brace ? at(half) : []],
+    ];
+  }
+  const round = (x: Length, y: Length) =>
+    corners(x, y, { w: minus(outside.w, times(x, 2)), h: minus(outside.h, times(y, 2)) });
+  return [
+    ['wedge', has.framed ? across.flatMap((inset) => round(inset, inset)) : []],
+    ['corner brace', brace ? holes.flatMap((hole) => [...round(hole, half), ...round(half, hole)]) : []],
+  ];
 }
 
 export function marksOf(has: Has): Mark[] {
-  const { worked, settings, hanging } = has;
-  const { sizes } = worked;
-  const outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
-  const pack = sizes.package;
-  const [left, top] = [length(Math.floor((outside.w - pack.w) / 2)), length(Math.floor((outside.h - pack.h) / 2))];
-  const marks: Mark[] = [];
-  const put = (item: Mark['item'], step: StepKey, places: readonly Place[]) => {
-    if (has.worked.route.some((one) => one.step === step))
-      for (const [x, y] of places) marks.push({ item, step, x, y });
-  };
-  for (const item of ['flexible point', 'rigid point'] as const)
-    if (has.count(item) > 0)
-      put(item, 'fit', round(left, top, pack, pointsOnSide(pack.w, settings), pointsOnSide(pack.h, settings)));
-  for (const item of ['spring clip', 'clip', 'offset clip'] as const)
-    if (has.count(item) > 0) put(item, 'fit', round(left, top, pack, ...shared(has.count(item), pack)));
-  if (has.count('tab') > 0) put('tab', 'fit', round(left, top, pack, 0, has.count('tab') / 2));
-  if (has.layer('pane') && has.count('pin') > 0)
-    put('pin', 'fit', round(left, top, pack, ...shared(has.count('pin'), pack)));
-  if (has.count('screw') > 0 && has.count('riser block') > 0)
-    put('riser block', 'mount', inside(left, top, pack, ...shared(has.count('riser block'), pack)));
-  if (has.count('screw') > 0) {
-    const evenly: [number, number] = [screwsOnSide(pack.w, settings), screwsOnSide(pack.h, settings)];
-    const counted = 2 * (evenly[0] + evenly[1]) === has.count('screw') ? evenly : shared(has.count('screw'), pack);
-    put('screw', 'mount', inside(left, top, pack, ...counted));
-  }
-  for (const item of ['hinge', 'tape hinge'] as const)
-    if (has.count(item) > 0 && !has.design.several) {
-      const { larger } = sizes.piece;
-      const inset: Place = [
-        length(Math.floor((outside.w - larger.w) / 2)),
-        length(Math.floor((outside.h - larger.h) / 2)),
-      ];
-      put(
-        item,
-        'mount',
-        along(larger.w, has.count(item)).map((x): Place => [plus(inset[0], x), inset[1]]),
-      );
-    }
-  if (has.count('corner pocket') === 4 || has.count('pad') === 4) {
-    const { larger } = sizes.piece;
-    const x = length(Math.floor((outside.w - larger.w) / 2));
-    const y = length(Math.floor((outside.h - larger.h) / 2));
-    put(has.count('pad') === 4 ? 'pad' : 'corner pocket', 'mount', corners(x, y, larger));
-  }
-  if (has.framed && has.count('wedge') > 0) put('wedge', 'join', atMitres(has, outside, has.count('wedge') / 4));
-  if (hanging && sizes.outside) {
-    const inset = length(Math.floor((outside.w - hanging.span) / 2));
-    if (hanging.by === 'sawtooth') {
-      const apart = hanging.apart;
-      const xs =
-        apart === undefined
-          ? [length(Math.floor(outside.w / 2))]
-          : [length(Math.floor((outside.w - apart) / 2)), length(Math.floor((outside.w + apart) / 2))];
-      put(
-        'sawtooth',
-        'back-and-hang',
-        xs.map((x): Place => [x, hanging.hookDrop]),
-      );
-    } else
-      put(has.count('hook') > 0 ? 'hook' : 'ring', 'back-and-hang', [
-        [inset, hanging.ringDrop],
-        [minus(outside.w, inset), hanging.ringDrop],
-      ]);
-    const face = length(Math.floor(((sizes.frames.at(-1)?.moulding.faceWidth ?? 0) as number) / 2));
-    put('bumper', 'back-and-hang', [
-      [face, minus(outside.h, face)],
-      [minus(outside.w, face), minus(outside.h, face)],
-    ]);
-  }
-  if (has.count('corner brace') > 0) {
-    const face = sizes.frames.at(-1)?.moulding.faceWidth ?? length(0);
-    put(
-      'corner brace',
-      'back-and-hang',
-      corners(face, face, { w: minus(outside.w, face, face), h: minus(outside.h, face, face) }),
-    );
-  }
-  return marks;
-}
-
-function corners(left: Length, top: Length, of: Size): Place[] {
-  const [right, bottom] = [plus(left, of.w), plus(top, of.h)];
-  return [
-    [left, top],
-    [right, top],
-    [left, bottom],
-    [right, bottom],
+  const ground = new Ground(has);
+  const by: readonly (readonly [StepKey, [Mark['item'], readonly Place[]][]])[] = [
+    ['fit', holdingMarks(ground)],
+    ['mount', [...floorMarks(ground), ...mountMarks(ground)]],
+    ['join', cornerMarks(ground).filter(([item]) => item === 'wedge')],
+    ['back-and-hang', [...hangingMarks(ground), ...cornerMarks(ground).filter(([item]) => item !== 'wedge')]],
   ];
-}
-
-/** Along each mitre, from the inside out. */
-function atMitres(has: Has, outside: Size, aCorner: number): Place[] {
-  const face = has.worked.sizes.frames.at(-1)?.moulding.faceWidth ?? length(0);
-  return along(face, Math.min(6, aCorner)).flatMap((inset) =>
-    corners(inset, inset, { w: minus(outside.w, inset, inset), h: minus(outside.h, inset, inset) }),
+  return by.flatMap(([step, list]) =>
+    has.worked.route.some((one) => one.step === step)
+      ? list.flatMap(([item, places]) => (has.count(item) > 0 ? places.map(([x, y]) => ({ item, step, x, y })) : []))
+      : [],
   );
 }

@@ -1,6 +1,6 @@
 /** Screws from behind, in figures: what several builds say alike. */
-import { HOLES, USUAL_GAUGE } from '../parts/screws';
-import { type Length, length } from '../units/length';
+import { HOLES, USUAL_GAUGE } from '../fixings/screws';
+import type { Length } from '../units/length';
 import { type Line, line } from './line';
 
 /** Screws from behind: how many, how long, what they go through, where the drill stops. */
@@ -9,21 +9,28 @@ export function screwLines({
   length: long,
   floor,
   stop,
+  clearance,
+  blocks = false,
 }: {
   count: number;
   length?: Length | undefined;
   floor?: Length | undefined;
   stop?: Length | undefined;
+  /** A hole wider than the screw asks for, with its washer. */
+  clearance?: Length | undefined;
+  /** Through the middle of a block each. */
+  blocks?: boolean;
 }): Line[] {
-  const [clearance, pilot] = HOLES[USUAL_GAUGE];
+  const hole = HOLES[USUAL_GAUGE];
   return [
     line('screws-behind', {
       count,
       length: long ?? 0,
       floor: floor ?? 0,
       gauge: USUAL_GAUGE,
-      clearance: length(Math.round(clearance * 320)),
-      pilot: length(Math.round(pilot * 320)),
+      clearance: clearance ?? hole.clearance,
+      pilot: hole.pilot,
+      through: blocks ? 'blocks' : 'floor',
       stop: stop ?? 0,
     }),
   ];

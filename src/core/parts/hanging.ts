@@ -3,6 +3,8 @@
  * rounded once to the nearest unit (R2). Source: handbook, depth and hanging, "Hangers and wire"; R36, R52, R54.
  */
 import type { HangingChoice } from '../design/common';
+import { type HangerFixing, hangerFixing, sawtoothFixing } from '../fixings/hangers';
+import type { Rail } from '../fixings/rail';
 import type { Settings } from '../settings';
 import { type Length, type Size, halve, length, minus, plus, times } from '../units/length';
 import { add, mul, mustDecimal, rational, roundHalfUp, sub } from '../units/rational';
@@ -33,6 +35,10 @@ export interface Hanging {
   readonly hookDrop: Length;
   /** Between two hooks in the wall; undefined where one is enough. */
   readonly apart?: Length;
+  /** The screws that hold each hanger; absent where no wood is known. */
+  readonly fixing?: HangerFixing;
+  /** The wood is too narrow or too thin for hangers of that rating. */
+  readonly noWood?: true;
 }
 
 const nearest = (value: number): Length => length(Math.floor(value + 0.5));
@@ -96,11 +102,49 @@ export const hookOver = (eyeLine: Length, height: Length, drop: Length): Length 
 export const hooksOrRings = ({ by, noWire }: Pick<Hanging, 'by' | 'noWire'>): 'hooks' | 'rings' =>
   by === 'hooks' || noWire ? 'hooks' : 'rings';
 
-/** Undefined when the design asks for no hanging. `insets` is how far both rings together stand in from the outside. */
+/** What hangers are fixed to. */
+export interface HangsOn {
+  /** How far both together stand in from the outside: as the build says, or where no wood is known. */
+  readonly insets: Length;
+  /** They stand there whatever the wood: on an inner wall. */
+  readonly fixed?: boolean;
+  /** The wood; absent where it is a channel, or not known. */
+  readonly rails?: { readonly side: Rail; readonly cross: Rail } | undefined;
+  /** How far in the middle of the wood lies at that height, both sides together: a frame of other than four sides. */
+  readonly insetsAt?: (drop: Length, inset: Length) => Length;
+}
+
+/** How the hangers are fixed where they are known to go; `insets` where they would stand. */
+function standing(
+  { insets, fixed = false, rails, insetsAt }: HangsOn,
+  choice: HangingChoice,
+  rating: number,
+  drop: Length,
+  { homeUnit, sawtoothDrop, sawtoothPlate }: Settings,
+): { readonly insets: Length; readonly fixing?: HangerFixing; readonly noWood?: true } {
+  if (!rails) return { insets };
+  if (choice.by === 'sawtooth') {
+    const fixing = sawtoothFixing(
+      rails.cross,
+      { drop: sawtoothDrop, plate: choice.plate ?? sawtoothPlate },
+      rating,
+      homeUnit,
+    );
+    return fixing ? { insets, fixing } : { insets, noWood: true };
+  }
+  const fixing = hangerFixing(rails.side, rating, homeUnit, choice.fitting === 'screw eye');
+  const wanted = fixed ? insets : (fixing?.insets ?? rails.side.solid);
+  return {
+    insets: insetsAt ? insetsAt(drop, halve(wanted)[0]) : wanted,
+    ...(fixing?.hole ? { fixing } : { noWood: true }),
+  };
+}
+
+/** Undefined when the design asks for no hanging. */
 export function hangingOf(
   choice: HangingChoice,
   outside: Size,
-  insets: Length,
+  on: HangsOn,
   kg: number,
   settings: Settings,
   log: WorkingsLog,
@@ -112,6 +156,12 @@ export function hangingOf(
   const count = by === 'sawtooth' ? sawtooths(outside.w, kg, settings) : 2;
   const slack = Number(choice.slack);
   const ringDrop = ringDropOf(choice.rings, outside.h, log);
+  const lever = Math.sqrt((1 + slack) ** 2 - 1);
+  const pullKg = (kg * (1 + slack)) / (2 * lever);
+  const ringKg = settings.safety * pullKg;
+  const needed = by === 'wire' ? ringKg : (settings.safety * kg) / count;
+  const choose = settings.ringRatings.find((rating) => rating >= needed);
+  const { insets, ...fixed } = standing(on, choice, choose ?? needed, ringDrop, settings);
   const span = log.note(
     'hanging.span',
     'between the rings',
@@ -119,7 +169,6 @@ export function hangingOf(
     { 'outside width': outside.w, 'insets of both rings': insets },
     minus(outside.w, insets),
   );
-  const lever = Math.sqrt((1 + slack) ** 2 - 1);
   const wire = wireOver(span, choice.slack);
   const inputs = { 'between the rings': span, slack: ofNumber(choice.slack) };
   const rise = log.note(
@@ -136,8 +185,6 @@ export function hangingOf(
     inputs,
     wire.working,
   );
-  const pullKg = (kg * (1 + slack)) / (2 * lever);
-  const ringKg = settings.safety * pullKg;
   const pulled = { weight: kilograms(kg), slack: ofNumber(choice.slack) };
   log.number(
     'hanging.pullKg',
@@ -201,7 +248,8 @@ export function hangingOf(
     ),
     pullKg,
     ringKg,
-    choose: settings.ringRatings.find((rating) => rating >= (by === 'wire' ? ringKg : (settings.safety * kg) / count)),
+    ...(choose === undefined ? {} : { choose }),
+    ...fixed,
     wireShows: by === 'wire' && rise >= ringDrop - settings.wireHidden,
     noWire,
     by,

@@ -1,16 +1,21 @@
 /** What the bench cuts and what it takes from the drawers. Source: handbook, builds, depth and hanging "Joining" and "Fitting", jobs. */
-import type { Hardware, ResolvedPiece, LayUp, Loose, CutLayer, Window } from '../builds/build';
+import type { CutLayer, Hardware, Joint, LayUp, Loose, ResolvedPiece, Window } from '../builds/build';
 import type { Leg } from '../sizing/frame';
-import { leavesThinWood } from '../sizing/match';
+import { timesTangent } from '../sizing/polygon';
 import { BUILDS, mountOf } from '../builds';
 import { FOUR, bladeFor } from '../builds/many-sided';
 import { cutInto, isHinged } from '../builds/matting';
+import { clipsOnSide } from '../builds/sections';
 import type { Design } from '../design/design';
 import type { Settings } from '../settings';
-import { type Length, type Size, ceilTo, floorTo, size } from '../units/length';
+import { type Length, type Size, ceilTo, floorTo, halve, minus, mm, size, smaller } from '../units/length';
 import type { Hanging } from './hanging';
-import { dustCover, hinges, joining, pinsOn, pointsOnSide, tapeRound } from './joining';
+import { dustCover, hinges, joining, pinsOn, pointsOnSide, tapeRound } from '../fixings/joining';
 import { practiceOf } from './practice';
+import { BRACE_SCREWS, USUAL_BUMPER, WEDGE_LEAST, braceHole, braceOn, bumperOn } from '../fixings/corners';
+import { type Holding, clipHole } from '../fixings/holding';
+import { type Rails, cornerOf, holdingRail } from '../fixings/rails-of';
+import type { Weight } from './weight';
 import type { Scoped } from '../jobs/scope';
 
 export interface FlatPart {
@@ -163,34 +168,91 @@ const rated = ({ choose }: Hanging) => (choose ? { rating: choose } : {});
 const tabsRound = ({ h }: Size, { pointStep }: Settings): number => 2 * Math.max(2, Math.ceil(h / (2 * pointStep)));
 const FASTENERS = { flexible: 'flexible point', rigid: 'rigid point', staples: 'staple' } as const;
 
-export function hardwareOf(
-  job: ResolvedPiece<Design>,
+/** What a ring keeps free beside it. */
+const RING_ROOM = mm(15);
+/** What holds the corners: wedges where the wood takes them, else splines or braces. */
+function cornerHardware(
+  { settings, design }: ResolvedPiece<Design>,
   laid: LayUp,
-  hanging: Hanging | undefined,
-  kg: number,
-  scope: Scoped,
+  { weight, scope, rails, hanging }: Fitted,
 ): Hardware[] {
-  const { settings } = job;
-  const practice = practiceOf(settings.practice, job.design.practice);
   const frame = laid.frames.at(-1);
+  if (!frame || laid.pairs || laid.readyMade || !scope.frame || frame.moulding.material === 'metal') return [];
+  const practice = practiceOf(settings.practice, design.practice);
   const corners = laid.sides ?? FOUR;
-  const pack = laid.package;
   const panes = laid.layers.filter((layer) => layer.part === 'glazing' || layer.part === 'pane').length;
-  const metal = laid.pairs !== undefined;
-  const tabs = practice.back === 'board with tabs';
-  const joint =
-    frame &&
-    !metal &&
-    !laid.readyMade &&
-    scope.frame &&
-    joining(frame.moulding.height, frame.moulding.faceWidth, frame.outside, kg, panes, settings, practice);
-  const points = 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
-  const hung = hanging && scope.hung;
-  // Too little wood for anything driven into it: brackets over the corners hold frame and package.
-  const thin = scope.frame && leavesThinWood(frame, job.design.frame, settings);
-  const pointed = scope.closed && laid.held === 'points' && !tabs && !thin;
-  if (pointed)
-    job.log.number(
+  const { height, faceWidth } = frame.moulding;
+  const wood = rails && cornerOf(rails);
+  const joints: readonly Joint[] = laid.joints ?? [
+    { of: 'frame', height, solid: wood?.solid ?? faceWidth, face: faceWidth },
+  ];
+  const joined = joints.map((joint) => {
+    const sums = joining(joint.height, joint.face, frame.outside, weight.kg, panes, settings, practice);
+    return { joint, sums, wedge: joint.solid < WEDGE_LEAST ? undefined : sums.wedge };
+  });
+  const wedged = practice.corner === 'glue and wedges';
+  const bare = wedged && joined.some(({ wedge }) => wedge === undefined);
+  const wanted = bare || joined.some(({ sums }) => sums.braces);
+  // Its legs end before the middle of a side, and before a ring.
+  const { w, h } = frame.outside;
+  const room = smaller(halve(smaller(w, h))[0], minus(hanging?.ringDrop ?? h, RING_ROOM));
+  const brace = wanted && wood ? braceOn(wood, room) : undefined;
+  const hole = brace && wood && braceHole(wood, settings.homeUnit);
+  return [
+    ...(wedged
+      ? joined.flatMap(({ joint, sums, wedge }): Hardware[] =>
+          wedge === undefined
+            ? []
+            : [
+                {
+                  item: 'wedge',
+                  count: corners * sums.stacked * sums.placesPerCorner,
+                  size: wedge,
+                  ...(joints.length > 1 ? { joint: joint.of } : {}),
+                },
+              ],
+        )
+      : []),
+    ...(brace && hole
+      ? [
+          { item: 'corner brace', count: corners, size: brace.width } as const,
+          { item: 'brace screw', count: corners * BRACE_SCREWS, length: hole.length, gauge: hole.gauge } as const,
+        ]
+      : []),
+    ...(practice.corner === 'splines' || (bare && !hole) ? [{ item: 'spline', count: corners } as const] : []),
+  ];
+}
+
+const CLIPS: readonly Hardware['item'][] = ['clip', 'offset clip'];
+/** What holds the package, where it is not the build's own; and the tape that seals it. */
+function holdingHardware(
+  { settings, design, log }: ResolvedPiece<Design>,
+  laid: LayUp,
+  { scope, rails, holding }: Fitted,
+): Hardware[] {
+  const practice = practiceOf(settings.practice, design.practice);
+  const pack = laid.package;
+  const sealed: Hardware[] =
+    scope.closed && (laid.held === 'points' || (laid.readyMade && scope.frame))
+      ? [{ item: 'sealing tape', length: tapeRound(pack) }]
+      : [];
+  const wood = holdingRail(laid, rails);
+  const hole = wood && clipHole(wood, settings.homeUnit);
+  const screwed = (count: number): Hardware[] =>
+    hole ? [{ item: 'clip screw', count, length: hole.length, gauge: hole.gauge }] : [];
+  if (laid.held === 'clips' && !laid.pairs)
+    return screwed(laid.hardware.reduce((all, { item, count = 0 }) => (CLIPS.includes(item) ? all + count : all), 0));
+  if (holding === 'tabs') return [{ item: 'tab', count: tabsRound(pack, settings) }, ...sealed];
+  if (holding === 'offset clips') {
+    const count = 2 * (clipsOnSide(pack.w, settings) + clipsOnSide(pack.h, settings));
+    return [{ item: 'offset clip', count }, ...screwed(count), ...sealed];
+  }
+  if (holding !== 'points' && holding !== 'points by hand') return sealed;
+  const count = laid.sides
+    ? laid.sides * pointsOnSide(timesTangent(pack.w, laid.sides), settings)
+    : 2 * (pointsOnSide(pack.w, settings) + pointsOnSide(pack.h, settings));
+  if (!laid.sides)
+    log.number(
       'hardware.points',
       'points',
       () => ({
@@ -198,37 +260,55 @@ export function hardwareOf(
           '2 × (larger of (2, rounded up (package width ÷ step)) + larger of (2, rounded up (package height ÷ step)))',
         inputs: { 'package width': pack.w, 'package height': pack.h, step: settings.pointStep },
       }),
-      points,
+      count,
     );
+  // Rigid points and staples are shot: a thin wall takes only what is pushed in by hand.
+  const item = holding === 'points by hand' ? 'flexible point' : FASTENERS[practice.fasteners];
+  return [{ item, count }, ...sealed];
+}
+
+/** What it hangs by, with its screws; nothing goes into wood that does not bear it. */
+function hangingHardware(laid: LayUp, { hanging, scope, rails }: Fitted): Hardware[] {
+  if (!hanging || !scope.hung) return [];
+  const { by, noWire, noWood, fixing, hooks } = hanging;
+  const count = by === 'sawtooth' ? hooks.count : 2;
+  const item = by === 'sawtooth' ? 'sawtooth' : by === 'hooks' || noWire ? 'hook' : 'ring';
+  const bumper = rails && bumperOn(rails.cross);
   return [
-    ...(joint && joint.wedge && !thin && practice.corner === 'glue and wedges'
-      ? [{ item: 'wedge', count: corners * joint.stacked * joint.placesPerCorner, size: joint.wedge } as const]
-      : []),
-    ...(joint && (joint.braces || thin) ? [{ item: 'corner brace', count: corners } as const] : []),
-    ...(pointed ? [{ item: FASTENERS[practice.fasteners], count: points } as const] : []),
-    ...(joint && practice.corner === 'splines' ? [{ item: 'spline', count: corners } as const] : []),
-    ...(scope.closed && laid.held === 'points' && tabs
-      ? [{ item: 'tab', count: tabsRound(pack, settings) } as const]
-      : []),
-    ...laid.hardware,
-    ...holding(job, laid),
-    ...(scope.closed && laid.held === 'points' ? [{ item: 'sealing tape', length: tapeRound(pack) } as const] : []),
-    ...(hung && hanging.by !== 'sawtooth'
+    ...(noWood ? [] : [{ item, count, ...rated(hanging) } as const]),
+    ...(fixing?.hole && !noWood
       ? [
           {
-            item: hanging.by === 'hooks' || hanging.noWire ? 'hook' : 'ring',
-            count: 2,
-            ...rated(hanging),
+            item: 'hanger screw',
+            count: count * fixing.screws,
+            length: fixing.hole.length,
+            gauge: fixing.gauge,
           } as const,
         ]
       : []),
-    ...(hung && hanging.by === 'sawtooth'
-      ? [{ item: 'sawtooth', count: hanging.hooks.count, ...rated(hanging) } as const]
-      : []),
-    ...(hung && hanging.by === 'wire' && !hanging.noWire
+    ...(by === 'wire' && !noWire && !noWood
       ? [{ item: 'wire', length: hanging.wireCut, ...rated(hanging) } as const]
       : []),
-    ...(hung ? [{ item: 'bumper', count: 2 } as const] : []),
-    ...(scope.sleeve ? [{ item: 'sleeve', count: 1 } as const] : []),
+    ...(rails && bumper === undefined
+      ? [{ item: 'felt', length: laid.frames.at(-1)?.outside.w ?? laid.package.w } as const]
+      : [{ item: 'bumper', count: 2, ...(bumper && bumper < USUAL_BUMPER ? { size: bumper } : {}) } as const]),
   ];
 }
+
+/** What else of a worked-out piece its hardware follows from. */
+export interface Fitted {
+  readonly hanging: Hanging | undefined;
+  readonly weight: Pick<Weight, 'kg'>;
+  readonly scope: Scoped;
+  readonly rails: Rails | undefined;
+  readonly holding: Holding;
+}
+
+export const hardwareOf = (job: ResolvedPiece<Design>, laid: LayUp, fitted: Fitted): Hardware[] => [
+  ...cornerHardware(job, laid, fitted),
+  ...holdingHardware(job, laid, fitted),
+  ...(fitted.holding === 'refused' ? laid.hardware.filter(({ item }) => !CLIPS.includes(item)) : laid.hardware),
+  ...holding(job, laid),
+  ...hangingHardware(laid, fitted),
+  ...(fitted.scope.sleeve ? [{ item: 'sleeve', count: 1 } as const] : []),
+];

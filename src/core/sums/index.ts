@@ -2,7 +2,7 @@
 import type { Topic } from './sum';
 import { builds } from './topics/builds';
 import { cautions } from './topics/cautions';
-import { depth, fitting, hanging, jobs, joiningTopic, screwsAndPins, weight } from './topics/depths';
+import { depth, fitting, fixings, hanging, jobs, joiningTopic, screwsAndPins, weight } from './topics/depths';
 import {
   borders,
   customersFrame,
@@ -42,6 +42,7 @@ export const TOPICS: Readonly<Record<string, Topic>> = {
   joining: joiningTopic,
   fitting,
   'screws-and-pins': screwsAndPins,
+  fixings,
   jobs,
   batches,
   'as-built': asBuilts,

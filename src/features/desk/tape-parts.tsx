@@ -1,13 +1,11 @@
 'use client';
 /** What a piece is cut from, and what holds it: loaded when it is asked for. */
 import type { Part } from '@/core/parts/parts';
-import { depthText } from '@/core/units/format-length';
-import { ratedText } from '@/core/units/weight';
 import type { WorkedOut } from '@/core/work-out';
 import { Len, SizeText } from '@/ui/figures';
 import { useUnit } from '@/ui/units';
 import { legName, partName } from '@/words/build-parts';
-import { HARDWARE_NAMES } from '@/words/hardware';
+import { hardwareText } from '@/words/hardware';
 import { TAPE } from '@/words/screens/desk';
 import styles from './tape.module.css';
 
@@ -53,16 +51,15 @@ export function Parts({ worked }: { worked: WorkedOut }) {
           <PartLine part={part} />
         </li>
       ))}
-      {worked.hardware.map((item, index) => (
-        <li key={`${item.item} ${index}`}>
-          <span>
-            {HARDWARE_NAMES[item.item]}
-            {item.rating ? `, ${ratedText(item.rating, unit)}` : ''}
-            {item.size ? `, ${depthText(item.size, unit)}` : ''}
-          </span>
-          <span className="num">{item.count ?? (item.length && <Len value={item.length} />)}</span>
-        </li>
-      ))}
+      {worked.hardware.map((item, index) => {
+        const { name, amount } = hardwareText(item, worked, unit);
+        return (
+          <li key={`${item.item} ${index}`}>
+            <span>{name}</span>
+            <span className="num">{amount}</span>
+          </li>
+        );
+      })}
     </ul>
   );
 }

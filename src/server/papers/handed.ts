@@ -7,11 +7,11 @@ import type { JobView } from '@/contract/views';
 import { assemblyOf } from '@/core/instructions/instructions';
 import { defaultSettings } from '@/core/settings';
 import { grow, times, type Unit } from '@/core/units/length';
-import { ratedText, weightText } from '@/core/units/weight';
+import { weightText } from '@/core/units/weight';
 import { stepName } from '@/words/bench';
 import { sayLine } from '@/words/instructions';
 import { bigName, ruleText } from '@/words/rule';
-import { HARDWARE_NAMES } from '@/words/hardware';
+import { hardwareText } from '@/words/hardware';
 import { KIND_NAMES, dayName } from '@/words/materials';
 import { HANDED, careOf } from '@/words/screens/handed';
 import { SOFT, Sheet } from './sheet';
@@ -47,16 +47,10 @@ function listed(sheet: Sheet, rows: readonly (readonly [string, string])[], top:
 
 /** Every screw of it, counted. */
 const hardwareRows = ({ worked }: JobView, unit: Unit): (readonly [string, string])[] =>
-  worked.hardware.map((item) => [
-    [
-      HARDWARE_NAMES[item.item],
-      item.size && `${ruleText(item.size, unit)} ${unit}`,
-      item.rating && HANDED.rated(ratedText(item.rating, unit)),
-    ]
-      .filter(Boolean)
-      .join(', '),
-    item.count === undefined && item.length ? `${ruleText(item.length, unit)} ${unit}` : String(item.count ?? ''),
-  ]);
+  worked.hardware.map((item) => {
+    const { name, amount } = hardwareText(item, worked, unit);
+    return [name, amount];
+  });
 
 /** For the customer who puts a kit together: what is in the packet, and what to do with this piece. */
 export async function kitSheet(job: JobView, shop: string, unit: Unit): Promise<Uint8Array | undefined> {

@@ -8,14 +8,14 @@ import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
 import type { BigFigure, Line } from '@/core/instructions/line';
 import { type Length, type Unit, length } from '@/core/units/length';
-import { ratedText, weightText } from '@/core/units/weight';
+import { weightText } from '@/core/units/weight';
 import { pointName, stepName } from '@/words/bench';
 import { stationName } from '@/words/stations';
 import { buildName } from '@/words/builds';
 import { sayLine } from '@/words/instructions';
 import { bigName, ruleText } from '@/words/rule';
 import { cautionName } from '@/words/issues';
-import { HARDWARE_NAMES } from '@/words/hardware';
+import { hardwareText } from '@/words/hardware';
 import { KIND_NAMES, dayName } from '@/words/materials';
 import { TICKET } from '@/words/screens/papers';
 import { FLAG_NAMES, RECORD } from '@/words/screens/care';
@@ -70,6 +70,7 @@ function handled(sheet: Sheet, { care }: JobView, y: number): number {
   return sheet.paragraph(said.join('. '), LEFT, y + 4, sheet.width - 2 * LEFT, { size: 10.5, weight: 'bold' });
 }
 
+const STEP_SAYS: readonly string[] = ['hanger screw', 'brace screw', 'clip screw'];
 /** What is to hand before the first step: room, weight, fixings, how it hangs, and what was accepted. */
 function facts(sheet: Sheet, { worked, reasons }: JobView, { x, width, top }: Column, unit: Unit): number {
   const { hardware, stack, weight } = worked;
@@ -90,11 +91,12 @@ function facts(sheet: Sheet, { worked, reasons }: JobView, { x, width, top }: Co
       `${long(length(Math.abs(stack.room)))}${stack.fillerUpTo > 0 ? TICKET.fillUpTo(long(stack.fillerUpTo)) : ''}`,
     );
   row(TICKET.weight, weightText(weight.kg, unit));
-  for (const item of hardware)
-    row(
-      `${HARDWARE_NAMES[item.item]}${item.rating ? TICKET.rated(ratedText(item.rating, unit)) : ''}${item.size ? `, ${long(item.size)}` : ''}`,
-      item.count === undefined && item.length ? long(item.length) : String(item.count ?? ''),
-    );
+  for (const item of hardware) {
+    // The step says which screws.
+    if (STEP_SAYS.includes(item.item)) continue;
+    const { name, amount } = hardwareText(item, worked, unit);
+    row(name, amount);
+  }
   for (const [code, reason] of Object.entries(reasons))
     y = sheet.paragraph(TICKET.accepted(cautionName(code), reason), x, y, width, { size: 9, colour: SOFT });
   return y;

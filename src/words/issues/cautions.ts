@@ -42,9 +42,14 @@ export const CAUTIONS: Sentences<CautionCode> = {
   'no-wire': ({ heavy }) =>
     `At ${heavy('kg')} and this width no wire: two hooks or a cleat, fixed into structure by local rules, and two people.`,
   'hanger-weak': ({ heavy }) => `Each ring must be rated ${heavy('needed')}; none in stock is.`,
+  'hanger-no-wood': ({ heavy, len }) =>
+    `The rail has ${len('solid')} of solid wood, ${len('deep')} deep: no hanger rated ${heavy('needed')} holds in it.`,
+  'package-unheld': ({ len }) =>
+    `Nothing can hold this package: ${len('wall')} of wood beside the rabbet, or it stands too far out of it.`,
+  'no-support': () => 'There’s no board behind the piece to fasten it to.',
   'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
   'adhesive-on-document': ({ f }) =>
-    `${cap(STUCK[String(f.mount)] ?? 'Tape or glue')} on an original or a document take from its value: corners or edge strips instead.`,
+    `${cap(STUCK[String(f.mount)] ?? 'Tape or glue')} on an original or a document lowers its value. Use corners or edge strips instead.`,
   'border-bottom-light': ({ len }) =>
     `The bottom border, ${len('bottom')}, is narrower than the top, ${len('top')}: it looks as if it slid down.`,
   'bridge-narrow': ({ len }) =>

@@ -11,7 +11,6 @@ export const HANDED = {
   inThePacket: 'In the packet',
   kitCaution:
     'Gloves and eye protection for glass. Lay it on something soft. Ask us before you force anything: what bends or breaks here is hard to mend.',
-  rated: (weight: string) => `rated ${weight}`,
   back: (ticket: string) => `Back label ${ticket}`,
   framedBy: (by: string, day: string) => `Framed by ${by}, ${day}.`,
   framedFor: (day: string) => `Framed for ${day}.`,

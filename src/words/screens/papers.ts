@@ -8,7 +8,6 @@ export const TICKET = {
   standsProud: 'Stands proud of the rabbet',
   fillUpTo: (value: string | number) => `, fill up to ${value}`,
   weight: 'Weight',
-  rated: (weight: string) => `, rated ${weight}`,
   min: (minutes: number) => `, ${minutes} min`,
   ticket: (ticket: string | number) => `Ticket ${ticket}`,
   accepted: (caution: string | number, reason: string | number) => `Accepted: ${caution} (${reason})`,

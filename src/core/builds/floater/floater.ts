@@ -7,7 +7,15 @@ import type { Settings } from '../../settings';
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
-import { HOLES, type Screw, USUAL_GAUGE, screwFor, screwForBlock, screwsOnSide } from '../../parts/screws';
+import {
+  HOLES,
+  type Screw,
+  USUAL_GAUGE,
+  blocksOnSide,
+  screwFor,
+  screwForBlock,
+  screwsOnSide,
+} from '../../fixings/screws';
 import { type Hardware, type Loose, type Said, build } from '../build';
 import { type Line, line } from '../../instructions/line';
 import { screwLines } from '../../instructions/screws';
@@ -30,7 +38,7 @@ export interface Riser {
   readonly needed: boolean;
   readonly blocks: number;
 }
-/** `riser = innerDepth − pieceDepth − setBack`; blocks by the side of the piece, one in the middle or two (R28). */
+/** `riser = innerDepth − pieceDepth − setBack`; blocks by the side of the piece (R28, R78). */
 export function riserOf(
   piece: Size,
   depths: { innerDepth: Length; pieceDepth: Length; setBack: Length; riserMin: Length; strainer?: Length },
@@ -56,7 +64,7 @@ export function riserOf(
           minus(innerDepth, pieceDepth, strainer, setBack),
         );
   const needed = riser >= riserMin && riser > 0;
-  const onSide = (side: Length) => (side <= settings.screwStep ? 1 : 2);
+  const onSide = (side: Length) => blocksOnSide(side, settings);
   return {
     riser,
     proud: log.note(
@@ -72,6 +80,8 @@ export function riserOf(
   };
 }
 
+/** A block is so long, and as wide as the bar or strip it bears. Source: handbook, fixings. */
+const BLOCK_LONG = both(inches(1, 1, 2), mm(40));
 /** Shims of one thickness that fit the gap on one side. */
 export const shimsASide = (gap: Length, card: Length): number => Math.floor(gap / card);
 
@@ -158,10 +168,12 @@ export const floater = build({
           proud: figures.proud ?? 0,
           wall: own.wall ?? 0,
         }),
-        ...(own.strainer ? strainerLines(said) : heldFromBehind(said)),
+        ...(own.strainer ? strainerLines(said) : blockLines(said)),
+        // The gap is set with cards while everything can still be moved; only then it is screwed.
         ...(counts.shimsASide
           ? [line('shims', { aSide: counts.shimsASide, thickness: own.cardThickness ?? 0, off: figures.shimsOff ?? 0 })]
           : [line('centre-by-eye')]),
+        ...(own.strainer ? [] : floorScrewLines(said)),
         ...(said.design.piece.keyed ? [line('keys-reachable', {}, { of: [] })] : []),
       ],
       'back-and-hang': [line('rings-where', { on: own.ringsOn, wall: own.wall ?? 0 }, { of: ['hangers'] })],
@@ -225,7 +237,10 @@ export const floater = build({
       depth: undefined,
       held: 'nothing',
       gap: own.gap,
-      insets: own.ringsOn === 'inner wall' ? times(wall, 2) : wall,
+      joints: [{ of: 'wall', height: plus(innerDepth, own.floor ?? length(0)), solid: wall, face: wall }],
+      ...(own.ringsOn === 'inner wall'
+        ? { insets: times(wall, 2), rail: { solid: wall, face: wall, depth: wall } }
+        : { rail: { solid: wall, face: wall, depth: plus(innerDepth, own.floor ?? length(0)) } }),
       ...(screw
         ? { screw: { atLeast: screw.atLeast, atMost: screw.atMost, found: screw.recommend !== undefined } }
         : {}),
@@ -256,6 +271,8 @@ function fromBehind(piece: Size, rise: Riser, { fixing, floor, bar }: Fixing, se
             name:
               fixing === 'glued blocks' ? 'Riser blocks, glued over paper' : 'Riser blocks, barrier film over raw wood',
             count: rise.blocks,
+            length: BLOCK_LONG[settings.homeUnit],
+            ...(bar ? { width: bar } : {}),
             height: rise.riser,
             into: true,
           },
@@ -267,12 +284,14 @@ function fromBehind(piece: Size, rise: Riser, { fixing, floor, bar }: Fixing, se
     const screw = floor ? screwForBlock(floor, rise.riser, settings) : undefined;
     return { hardware: [{ item: 'screw', count: rise.blocks, ...withLength(screw) }, ...blocks], loose, screw };
   }
-  const count = 2 * (screwsOnSide(piece.w, settings) + screwsOnSide(piece.h, settings));
+  // Screws go through the blocks, one each, and nowhere else (R78).
+  const count = rise.blocks || 2 * (screwsOnSide(piece.w, settings) + screwsOnSide(piece.h, settings));
   const screw = floor && bar ? screwFor(floor, rise.needed ? rise.riser : length(0), bar, settings) : undefined;
+  const wide = plus(HOLES[USUAL_GAUGE].shank, settings.holeMore);
   return {
     hardware: [
       { item: 'screw', count, ...withLength(screw) },
-      ...(fixing === 'oversized holes' ? [{ item: 'washer', count } as const] : []),
+      ...(fixing === 'oversized holes' ? [{ item: 'washer', count, size: wide } as const] : []),
       ...blocks,
     ],
     loose,
@@ -305,33 +324,44 @@ function onStrainer(piece: Size, inside: Size, rise: Riser, own: Strainer, setti
 }
 
 type FloaterFields = typeof floaterFields;
-/** Blocks, film or paper, screws with their holes, in the order they are done. */
-function heldFromBehind({ own, figures, counts, hardware, settings }: Said<FloaterFields>): Line[] {
-  const screw = hardware.find(({ item }) => item === 'screw');
+/** Blocks with film or paper, before the piece goes in. */
+function blockLines({ own, figures, counts, settings }: Said<FloaterFields>): Line[] {
   const blocks = counts.riserBlocks ?? 0;
-  const glued = own.fixing === 'glued blocks';
+  const code = own.fixing === 'glued blocks' ? 'blocks-glued' : 'blocks';
   return [
     blocks > 0
-      ? line(glued ? 'blocks-glued' : 'blocks', { count: blocks, height: figures.riser ?? 0, least: own.riserMin })
+      ? line(code, {
+          count: blocks,
+          height: figures.riser ?? 0,
+          least: own.riserMin,
+          long: BLOCK_LONG[settings.homeUnit],
+        })
       : line('no-riser', { riser: figures.riser ?? 0, least: own.riserMin }),
+  ];
+}
+/** Screws through the floor, and through the blocks where there are any, with their holes. */
+function floorScrewLines({ own, figures, counts, hardware, design }: Said<FloaterFields>): Line[] {
+  const screw = hardware.find(({ item }) => item === 'screw');
+  const washer = hardware.find(({ item }) => item === 'washer');
+  return [
     ...(screw
       ? screwLines({
           count: screw.count ?? 0,
           length: screw.length,
           floor: own.floor,
           stop: figures.screwAtMost,
+          clearance: washer?.size,
+          blocks: (counts.riserBlocks ?? 0) > 0,
         })
       : []),
-    ...(own.bar && !glued ? [line('into-bar', { bar: own.bar })] : []),
+    ...(own.bar && own.fixing !== 'glued blocks' ? [line('into-bar', { bar: own.bar })] : []),
     ...(own.fixing === 'oversized holes'
-      ? [line('oversized-holes', { hole: plus(SHANK, settings.holeMore), washers: screw?.count ?? 0 })]
+      ? [line('oversized-holes', { washers: washer?.count ?? 0, keyed: design.piece.keyed ? 1 : 0 })]
       : own.fixing === 'screwed hard'
         ? [line('screwed-hard')]
         : []),
   ];
 }
-const SHANK = length(Math.round(HOLES[USUAL_GAUGE][0] * 320));
-
 /** A strainer that pocket screws hold, strips on it, tape on the strips; its inside is painted dark first. */
 function strainerLines({ own, figures, hardware }: Said<FloaterFields>): Line[] {
   const count = (item: Hardware['item']) => hardware.find((one) => one.item === item)?.count ?? 0;

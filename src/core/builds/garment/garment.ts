@@ -2,7 +2,7 @@
 import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
-import { pinsOn } from '../../parts/joining';
+import { pinsOn } from '../../fixings/joining';
 import { type Loose, build } from '../build';
 import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';

@@ -5,6 +5,7 @@ import { build } from '../build';
 import { line } from '../../instructions/line';
 import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-ups';
+import { clipsOnSide } from '../sections';
 import { pieceLayer } from '../layers';
 
 /** How far the piece stands out behind the rabbet, and the clips that takes. */
@@ -43,14 +44,16 @@ export const openCanvas = build({
   layUp: (job, own) => {
     const pieceDepth = own.pieceDepth ?? job.design.piece.thickness;
     const { proud, clips } = clipsFor(pieceDepth, (job.inner[0] ?? job.moulding).rabbetDepth, job.log);
+    const pack = packageOfPiece(job);
+    const count = 2 * (clipsOnSide(pack.w, job.settings) + clipsOnSide(pack.h, job.settings));
     return rabbeted(job, {
-      package: packageOfPiece(job),
+      package: pack,
       layers: [pieceLayer(job, pieceDepth)],
-      hardware: [{ item: clips === 'offset' ? 'offset clip' : 'clip', count: 8 }],
+      hardware: [{ item: clips === 'offset' ? 'offset clip' : 'clip', count }],
       figures: { proud },
       counts: { clips },
       depth: undefined,
-      held: 'nothing',
+      held: 'clips',
     });
   },
 });

@@ -3,7 +3,7 @@
  * It weighs its base of four strips and its lip. Source: handbook, builds 7; R12, R53, R69.
  */
 import { DENSITY, type Moulding } from '../../materials';
-import { screwFor } from '../../parts/screws';
+import { screwFor } from '../../fixings/screws';
 import { legsOf, walledFrame } from '../../sizing/frame';
 import { type Length, type Size, inches, length, minus, mm, plus, size, times, toMm } from '../../units/length';
 import type { WorkingsLog } from '../../working';
@@ -129,7 +129,12 @@ export const tray = build({
       counts: {},
       depth: undefined,
       held: 'nothing',
-      insets: plus(own.lip, baseWidth),
+      joints: [
+        { of: 'base', height: own.baseThickness, solid: baseWidth, face: baseWidth },
+        { of: 'lip', height: lipHeight(moulding), solid: own.lip, face: own.lip },
+      ],
+      // Lip and base are glued: rings go into the base, near its outside.
+      rail: { solid: plus(own.lip, baseWidth), face: plus(own.lip, baseWidth), depth: own.baseThickness },
       screw: { atLeast: screw.atLeast, atMost: screw.atMost, found: screw.recommend !== undefined },
       frameKg: trayKg(
         inside,

@@ -4,7 +4,7 @@
  */
 import { line } from '../../instructions/line';
 import { issue } from '../../issue';
-import { KEYS, canvasWrap, crossbar } from '../../parts/joining';
+import { KEYS, canvasWrap, crossbar } from '../../fixings/joining';
 import { type Length, grow, inches, minus, mm, smaller, times } from '../../units/length';
 import { type Loose, build } from '../build';
 import { aLength, both } from '../fields';
@@ -84,7 +84,7 @@ export const wrappedCanvas = build({
         ? { issues: [issue('bars-too-wide', { bar: own.barWidth }, 'own.barWidth')] }
         : {}),
       // A ring in the middle of each bar.
-      insets: own.barWidth,
+      rail: { solid: own.barWidth, face: own.barWidth, depth },
     };
   },
 });

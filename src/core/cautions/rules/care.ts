@@ -3,7 +3,7 @@ import { BUILDS, CLOTH } from '../../builds';
 import { type Edit, set } from '../../design/edit';
 import { type Length, length, minus, plus } from '../../units/length';
 import type { Facts, Rule } from '../caution';
-import { way, acrylicWay, glazed } from './ways';
+import { way, acrylicWay, glazed, boardWay } from './ways';
 
 /** Nothing is taped or hinged to these by the paper. */
 const NOT_PAPER: readonly string[] = [...CLOTH, 'canvas', 'panel', 'metal-print', 'object', 'mirror'];
@@ -74,6 +74,26 @@ export const CARE_RULES: readonly Rule[] = [
       way('two-hooks', design, ['hanging', 'by'], 'hooks'),
       way('no-hanging', design, ['hanging', 'rings'], 'none'),
     ],
+  },
+  {
+    code: 'hanger-no-wood',
+    level: 'warn',
+    path: 'hanging',
+    applies: ({ hangerNoWood: wood, ratingNeeded }) =>
+      wood && { solid: wood.solid, deep: wood.depth, needed: (ratingNeeded ?? 0).toFixed(1) },
+    waysOut: ({ resolved: { design } }) => [
+      way('two-hooks', design, ['hanging', 'by'], 'hooks'),
+      way('sawtooth-instead', design, ['hanging', 'by'], 'sawtooth'),
+      way('more-slack', design, ['hanging', 'slack'], '0.1', { slack: '10 %' }),
+      way('no-hanging', design, ['hanging', 'rings'], 'none'),
+    ],
+  },
+  {
+    code: 'no-support',
+    level: 'warn',
+    path: 'mountBoard',
+    applies: ({ unsupported }) => (unsupported ? {} : undefined),
+    waysOut: ({ resolved: { design } }, catalogue) => boardWay(design, catalogue),
   },
   {
     code: 'wire-shows',

@@ -4,7 +4,7 @@ import { BUILDS } from '../../builds';
 import { madeOf } from '../../builds/layers';
 import { type Edit, set } from '../../design/edit';
 import type { Catalogue, Moulding } from '../../materials';
-import { screwWrong } from '../../parts/screws';
+import { screwWrong } from '../../fixings/screws';
 import { verdictOf } from '../../parts/stack';
 import { mouldingLimitKg } from '../../parts/weight';
 import type { Settings } from '../../settings';
@@ -316,6 +316,18 @@ export const FRAME_RULES: readonly Rule[] = [
     path: 'frame.outside',
     applies: (situation, settings) => widenFigures(situation, settings, 'no'),
     waysOut: ({ resolved: { design } }) => [way('own-size', design, ['frame', 'outside'], undefined)],
+  },
+  {
+    code: 'package-unheld',
+    level: 'refuse',
+    path: 'frame.moulding',
+    applies: ({ unheld }) => unheld && { wall: unheld.wall },
+    waysOut: (facts, catalogue) => [
+      ...(facts.resolved.design.frame.outside
+        ? [way('own-size', facts.resolved.design, ['frame', 'outside'], undefined)]
+        : []),
+      ...depthWays(facts, catalogue),
+    ],
   },
   {
     code: 'screw-through',

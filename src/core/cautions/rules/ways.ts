@@ -36,4 +36,10 @@ export const acrylicWay = ({ resolved: { design }, sizes }: Facts, catalogue: Ca
   return acrylic ? [way('use-glazing', design, ['glazing'], { code: acrylic.code }, { name: acrylic.name })] : [];
 };
 
+/** The first mat board that is acid-free, as a board behind the piece. */
+export const boardWay = (design: Design, catalogue: Catalogue): WayOut[] => {
+  const board = [...catalogue.mats.values()].find(({ archival }) => archival);
+  return board ? [way('add-board', design, ['mountBoard'], { code: board.code }, { name: board.name })] : [];
+};
+
 export const glazed = ({ glazing }: Situation) => glazing === 'glass' || glazing === 'acrylic';

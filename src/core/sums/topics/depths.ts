@@ -16,8 +16,11 @@ import {
   pointsOnSide,
   roughLength,
   tapeRound,
-} from '../../parts/joining';
-import { pinsThrough, screwFor, screwsOnSide } from '../../parts/screws';
+} from '../../fixings/joining';
+import { pinsThrough, screwFor, screwsOnSide } from '../../fixings/screws';
+import { braceOn, bumperOn, holdOf } from '../../fixings/corners';
+import { hangerFixing } from '../../fixings/hangers';
+import { railOf } from '../../fixings/rail';
 import { verdictOf } from '../../parts/stack';
 import { mouldingKg, mouldingLimitKg } from '../../parts/weight';
 import { type Length, type Size, grow, inches, length, minus, mm, plus, size, times } from '../../units/length';
@@ -203,7 +206,7 @@ export const hanging = topic({
       ...(ratings ? { ringRatings: ratings } : {}),
     };
     const by = given.noWire ? 'hooks' : 'wire';
-    const hanging = hangingOf({ rings, slack, by }, outside, insets, kg, settings, sum.log)!;
+    const hanging = hangingOf({ rings, slack, by }, outside, { insets }, kg, settings, sum.log)!;
     if (given.noWire) return { hooksApart: sum.say(hanging.span), hookHeight: sum.say(hanging.hookHeight) };
     const fires = firing(
       {
@@ -278,6 +281,45 @@ export const fitting = topic({
       points: 2 * (w + h),
       tape: sum.say(tapeRound(pack)),
       ...(outside ? { dustCover: sum.saySize(dustCover(outside, sum.settings)) } : {}),
+    };
+  },
+});
+
+/** Millimetres to a hundredth, half up, of `parts` of a length. */
+const hundredths = (measure: Length, parts = 1): number => Math.floor((measure * 100) / (320 * parts) + 0.5) / 100;
+export const fixings = topic({
+  title: 'What may go into a rail',
+  body: z.strictObject({
+    unit: unitL,
+    faceWidth: L,
+    rabbetWidth: L,
+    widened: L,
+    height: L,
+    rating: figure,
+  }),
+  answer: (given, sum) => {
+    const rail = railOf(
+      {
+        faceWidth: sum.len('faceWidth', given.faceWidth, inches(1)),
+        rabbetWidth: sum.len('rabbetWidth', given.rabbetWidth, inches(0, 1, 4)),
+        height: sum.len('height', given.height, inches(1)),
+      },
+      sum.len('widened', given.widened, length(0)),
+    );
+    const hanger = hangerFixing(rail, Number(sum.number('rating', given.rating, '10')), sum.unit);
+    const { hole } = hanger ?? {};
+    const brace = braceOn(rail);
+    const bumper = bumperOn(rail);
+    return {
+      solid: hundredths(rail.solid),
+      inset: hanger ? hundredths(hanger.insets, 2) : null,
+      gauge: hanger?.gauge ?? null,
+      screws: hanger && hole ? hanger.screws : null,
+      length: hole ? sum.say(hole.length) : null,
+      stop: hole ? hundredths(hole.stop) : null,
+      brace: brace ? { width: hundredths(brace.width), inset: hundredths(brace.free, 2) } : null,
+      bumper: bumper === undefined ? null : hundredths(bumper),
+      hold: holdOf(rail),
     };
   },
 });

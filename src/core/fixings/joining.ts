@@ -1,9 +1,9 @@
 /** Wedges, corner braces, points, tape and the dust cover. Source: handbook, depth and hanging, "Joining" and "Fitting"; R29, R37, R38, R59. */
 import type { Settings } from '../settings';
-import type { Practice } from './practice';
+import type { Practice } from '../parts/practice';
 import { type Length, type Size, mm, plus, size, times, toMm, UNITS_PER_MM } from '../units/length';
 
-export interface Joint {
+export interface Joined {
   /** The wedge to take; undefined when none can go in. */
   readonly wedge: Length | undefined;
   /** One, or two equal ones on each other. */
@@ -22,7 +22,7 @@ export function joining(
   panes: number,
   settings: Pick<Settings, 'wedges' | 'braces' | 'bracesPanes' | 'practice'>,
   practice: Pick<Practice, 'braces' | 'corner'> = settings.practice,
-): Joint {
+): Joined {
   const stacked = height > TALL ? 2 : 1;
   const wedge = settings.wedges.filter((wedge) => 3 * stacked * wedge <= 2 * height).at(-1);
   const face = toMm(faceWidth);

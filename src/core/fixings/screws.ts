@@ -59,8 +59,17 @@ export const screwsOnSide = (
   { oneScrew, screwStep }: Pick<Settings, 'oneScrew' | 'screwStep'>,
 ): number => (side <= oneScrew ? 1 : Math.max(2, Math.ceil(side / screwStep)));
 
-/** Holes by gauge: clearance and pilot in millimetres. */
-export const HOLES = { '#4': [3.0, 1.6], '#6': [3.6, 2.0], '#8': [4.3, 2.8] } as const;
+/** Riser blocks a side: one up to 16 in (400 mm), else one each 16 in begun and at least two (R78). */
+export const blocksOnSide = (side: Length, { screwStep }: Pick<Settings, 'screwStep'>): number =>
+  side <= screwStep ? 1 : Math.max(2, Math.ceil(side / screwStep));
+
+/** The shank and the holes of a screw by its gauge. Source: handbook, depth and hanging, "Screws and pins"; fixings, "Hangers". */
+export const HOLES = {
+  '#4': { shank: mm(2.9), clearance: mm(3.0), pilot: mm(1.6) },
+  '#6': { shank: mm(3.5), clearance: mm(3.6), pilot: mm(2.0) },
+  '#8': { shank: mm(4.2), clearance: mm(4.3), pilot: mm(2.8) },
+} as const;
+export type Gauge = keyof typeof HOLES;
 export const USUAL_GAUGE = '#6';
 
 /** Pins through a spacer strip into the rabbet's wall. */
