@@ -2,6 +2,7 @@
 import type { OrderPieceView, OrderView, ShopView } from '@/contract/views';
 import type { Letter } from '@/core/design/candidates';
 import { type Outcome, good } from '@/core/issue';
+import { BUILDS } from '@/core/builds';
 import { scoped } from '@/core/jobs/scope';
 import { catalogueOf } from '@/core/materials';
 import { type OrderPrice, priceOrder } from '@/core/pricing/order-price';
@@ -88,7 +89,10 @@ export function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut)
   const { frame, assembled, delivered } = scoped(design.scope, design.build);
   return [
     !frame && QUOTE.aFrame,
-    frame && stack.layers.every((layer) => layer.group !== 'glazing') && QUOTE.glazing,
+    frame &&
+      BUILDS[design.build].uses.includes('glazing') &&
+      stack.layers.every((layer) => layer.group !== 'glazing') &&
+      QUOTE.glazing,
     assembled === 'customer' && QUOTE.assembly,
     frame && !hanging && QUOTE.hangers,
     !delivered && QUOTE.delivery,

@@ -124,7 +124,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'mark-from-back': ({ len }) =>
     `From the back: centre lines ${len('left')} from the left, ${len('top')} from the top.`,
   'turned-edge': ({ size, len }) =>
-    `Turned edge: cut out ${size()} right through, score the window, slit the corners, fold the tabs of ${len('tab')} back and tape them.`,
+    `Turned edge: first cut out ${size()} right through; then score the window, slit the corners, fold the ${len('tab')} tabs back and tape them.`,
   reveal: ({ f, len }) => `Layer ${f.layer} shows ${len('reveal')}.`,
   'spacer-set-back': ({ len }) => `The spacer’s window stands back ${len('setBack')} a side, unseen.`,
   'fabric-pattern': ({ f }) => `Pattern: ${PATTERNS[String(f.pattern)]}.`,
@@ -278,12 +278,17 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'tape-print': ({ len }) => `Tape ${len('tape')} wide on strips of ${len('strip')}: no screw goes into the print.`,
   'sections-order': ({ n }) =>
     `Three sides, hangers into the channel, the last side (${n('sets')} corner sets), then the clips; place the hangers last.`,
-  'clean-glass': ({ n }) => (n('panes') > 1 ? 'Both panes clean, all four sides.' : 'Glass clean, both sides.'),
+  'clean-glass': ({ f, n }) =>
+    f.type === 'acrylic'
+      ? 'Clean the acrylic on both sides: soft cloth and acrylic cleaner, nothing with ammonia.'
+      : n('panes') > 1
+        ? 'Both panes clean, all four sides.'
+        : 'Glass clean, both sides.',
   'film-off': () => 'Protective film off: the inner face just before closing, the outer face last.',
   'lay-in': ({ f }) =>
     `From the front: ${String(f.layers)
       .split(' | ')
-      .map((part) => LAYERS[part] ?? part)
+      .map((part) => (part === 'glazing' && f.type === 'acrylic' ? 'acrylic' : (LAYERS[part] ?? part)))
       .join(', ')}.`,
   filler: ({ f, len }) => `Filler behind it: ${f.name}, ${len('thickness')}.`,
   'room-behind': ({ f, n, len }) =>
@@ -315,6 +320,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
     `${n('count')} pins of ${len('length')} through the strips, half into the wall, at ${f.degrees}°; no point against the pane.`,
   'card-on-glass': () => 'A card on the glass while pinning: the tool does not lie on it.',
   'hardwood-predrill': () => 'In hardwood drill for the pins first.',
+  'back-upright': () => 'Stand it upright for the back: never on its face, nothing pressed against it.',
   'dust-cover': () => 'Dust cover.',
   'tape-only': () => 'The back is taped, without a cover.',
   sawtooth: (say) => {

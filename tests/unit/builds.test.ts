@@ -189,11 +189,14 @@ describe('builds', () => {
   it('metal sections: pairs, corner sets, clips, and a smaller allowance', () => {
     const of = worked('metal-sections', { piece: { width: '16 in', height: '401 mm' } });
     expect([of.counts.pairW, of.counts.pairH, hardware(of)['corner set'], hardware(of)['spring clip']]).toEqual([
-      'stock',
+      'cut to size',
       'cut to size',
       4,
       12,
     ]);
+    // In millimetres whole hundreds are kept (R75).
+    const kept = worked('metal-sections', { piece: { width: '400 mm', height: '1100 mm' } });
+    expect([kept.counts.pairW, kept.counts.pairH]).toEqual(['stock', 'cut to size']);
     expect(mm(of.sizes.rabbet)).toEqual([406.4 + 1.5, 402.5]);
   });
 

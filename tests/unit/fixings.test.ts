@@ -10,7 +10,8 @@ import { railOf } from '@/core/fixings/rail';
 import { HOLES } from '@/core/fixings/screws';
 import { Has } from '@/core/instructions/has';
 import { instructionsFor } from '@/core/instructions/instructions';
-import { type MapMark, markingMap } from '@/core/instructions/marking-map';
+import { mapScene } from '@/core/drawing/marking-map';
+import { type MapMark, labelled, markingMap } from '@/core/instructions/marking-map';
 import { marksOf } from '@/core/instructions/marks';
 import { defaultSettings } from '@/core/settings';
 import { type Length, inches, length, mm, toMm } from '@/core/units/length';
@@ -331,5 +332,105 @@ describe('what was seen go wrong', () => {
     expect(has.count('flexible point')).toBe(0);
     expect(has.count('clip screw')).toBe(has.count('offset clip'));
     expect(has.count('offset clip')).toBeGreaterThan(0);
+  });
+
+  const lines = (has: Has, step: string) =>
+    instructionsFor(has)
+      .find((one) => one.step === step)!
+      .lines.map((line) => sayLine(line, 'mm'));
+
+  it('a float keeps the gap that is usual where none was typed (A1)', () => {
+    const has = worked({ build: 'float', window: { overlap: mm(3) } });
+    expect(lines(has, 'mount').join(' ')).toContain('It floats in the window, 6.5− mm free all round.');
+  });
+
+  it('a piece is as thick in its first line as its build was told (A4)', () => {
+    const has = worked({
+      build: 'floater',
+      mats: [],
+      piece: { ...exampleDesign().piece, kind: 'metal-print', thickness: mm(18) },
+      own: { pieceDepth: mm(2), strainer: true, innerDepth: mm(40) },
+    });
+    const all = instructionsFor(has).flatMap((step) => step.lines.map((line) => sayLine(line, 'mm')));
+    expect(all.filter((one) => one.includes('18 mm thick'))).toEqual([]);
+    expect(all[0]).toContain('2 mm thick');
+  });
+
+  it('what a turned edge wants cut first is said first (A8)', () => {
+    const mats = [{ ...exampleDesign().mats[0]!, style: 'turned' as const }];
+    const said = lines(worked({ mats }), 'cut-mats');
+    const at = (part: string) => said.findIndex((one) => one.includes(part));
+    expect(at('first cut out')).toBeGreaterThan(0);
+    expect(at('first cut out')).toBeLessThan(at('Guide:'));
+  });
+
+  it('a pastel, which is never turned over, has its back done upright (A9)', () => {
+    const has = worked({ piece: { ...exampleDesign().piece, kind: 'pastel' } });
+    expect(lines(has, 'back-and-hang')[0]).toMatch(/^Stand it upright for the back/);
+    expect(lines(worked({}), 'back-and-hang').join()).not.toContain('upright');
+  });
+
+  it('acrylic is not cleaned as glass (A10)', () => {
+    const acrylic = [...CONTEXT.catalogue.glazings.values()].find(({ type }) => type === 'acrylic')!;
+    const said = lines(worked({ glazing: { code: acrylic.code } }), 'fit').join(' ');
+    expect(said).toContain('acrylic cleaner');
+    expect(said).not.toMatch(/[Gg]lass/);
+  });
+
+  it('a dust cover is cut to a sixteenth below (R80)', () => {
+    const cover = worked({}).worked.parts.find(
+      ({ kind, ...of }) => kind === 'flat' && 'part' in of && of.part === 'dust cover',
+    );
+    const { cut, exact } = cover as { cut: { w: number; h: number }; exact: { w: number; h: number } };
+    for (const side of ['w', 'h'] as const) {
+      expect(cut[side] % inches(0, 1, 16)).toBe(0);
+      expect(exact[side] - cut[side]).toBeGreaterThanOrEqual(0);
+      expect(exact[side] - cut[side]).toBeLessThan(inches(0, 1, 16));
+    }
+  });
+
+  it('a six-sided frame is drawn with six corners, and what shares a place has one label (C10)', () => {
+    const six = markingMap(
+      worked({
+        build: 'mirror',
+        mats: [],
+        piece: { ...exampleDesign().piece, width: inches(14), height: inches(14) },
+        frame: { ...given(inches(1, 1, 4), inches(0, 1, 4)), sides: 6 },
+      }),
+    );
+    expect(six.outline).toHaveLength(6);
+    expect(mapScene(six).shapes[0]).toMatchObject({ kind: 'area', points: six.outline });
+    const floater = markingMap(
+      worked({
+        build: 'floater',
+        mats: [],
+        piece: { ...exampleDesign().piece, kind: 'canvas', thickness: inches(0, 3, 4) },
+        own: { floor: inches(0, 3, 8), bar: inches(0, 3, 4), innerDepth: inches(1, 1, 2) },
+      }),
+    );
+    const labels = labelled(floater.marks);
+    expect(labels.length).toBeLessThan(floater.marks.length);
+    expect(labels.flatMap(({ text }) => text.split('·'))).toHaveLength(floater.marks.length);
+  });
+
+  it('between two panes in metal nothing is pinned into the wall: springs hold it (O8)', () => {
+    const has = worked({
+      build: 'glass-sandwich',
+      mats: [],
+      frame: {
+        allowance: mm(2),
+        moulding: {
+          given: {
+            ...WOOD,
+            material: 'metal',
+            faceWidth: mm(10),
+            rabbetWidth: mm(6),
+            rabbetDepth: mm(20),
+            height: mm(30),
+          },
+        },
+      },
+    });
+    expect([has.count('pin'), has.count('spring clip') > 0]).toEqual([0, true]);
   });
 });

@@ -60,7 +60,7 @@ export const backingLayer = ({ backing }: ResolvedPiece, pack: Size): Layer =>
   sheetLayer('backing', backing, pack, DENSITY[backing.type], 'backing');
 /** A board of the backing boards is priced with them, any other with the mats. */
 export const isBackingBoard = (board: SheetMaterial | Backing): board is Backing =>
-  'type' in board && board.type !== undefined;
+  'type' in board && board.type !== undefined && (board.type as string) !== 'mat';
 export const boardDensity = (board: SheetMaterial | Backing): number =>
   isBackingBoard(board) ? DENSITY[board.type] : DENSITY.mat;
 export const boardLayer = (part: Layer['part'], board: SheetMaterial | Backing, size: Size): Layer =>

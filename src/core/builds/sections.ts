@@ -3,12 +3,12 @@
  * what lies in it is pressed forward by spring clips. Source: handbook, builds 12; R30, R75.
  */
 import type { Settings } from '../settings';
-import { type Length, UNITS_PER_INCH } from '../units/length';
+import type { Length } from '../units/length';
 import type { Hardware, LayUp, Loose, Pair } from './build';
 
-/** Whole-inch packages come from stock, others are cut to size; the length named is the package. */
-export const pairFrom = (side: Length): 'stock' | 'cut to size' =>
-  side % UNITS_PER_INCH === 0 ? 'stock' : 'cut to size';
+/** A length that is kept comes from stock, others are cut to size; the length named is the package (R75). */
+export const pairFrom = (side: Length, { pairLengths }: Pick<Settings, 'pairLengths'>): 'stock' | 'cut to size' =>
+  pairLengths.includes(side) ? 'stock' : 'cut to size';
 /** Two clips a side to 16 in (400 mm), three to 32 in (800 mm), then one more each 16 in. */
 export const clipsOnSide = (side: Length, { clipStep }: Pick<Settings, 'clipStep'>): number =>
   Math.max(2, Math.ceil(side / clipStep) + 1);
@@ -32,7 +32,8 @@ export function inSections(laid: LayUp, settings: Settings): LayUp {
   const pack = outer.package;
   const clips = 2 * (clipsOnSide(pack.w, settings) + clipsOnSide(pack.h, settings));
   const pairs = [pack.w, pack.h].map((side): Pair => ({ side, from: stockedPair(side, settings) }));
-  const clipped = laid.held === 'points' || laid.held === 'clips';
+  // Nothing is pinned into metal either (R30).
+  const clipped = laid.held !== 'nothing';
   const hardware: Hardware[] = [
     { item: 'corner set', count: CORNERS },
     ...(clipped ? [{ item: 'spring clip', count: clips } as const] : []),
@@ -43,11 +44,16 @@ export function inSections(laid: LayUp, settings: Settings): LayUp {
     pairs: [pairs[0]!, pairs[1]!],
     loose: [...laid.loose, pairPart('Pair for top and bottom', pairs[0]!), pairPart('Pair for the sides', pairs[1]!)],
     // Springs press it forward; nothing is screwed over it.
-    hardware: [...laid.hardware.filter(({ item }) => item !== 'clip' && item !== 'offset clip'), ...hardware],
+    hardware: [
+      ...laid.hardware.filter(
+        ({ item }) => item !== 'clip' && item !== 'offset clip' && !(laid.held === 'strips' && item === 'pin'),
+      ),
+      ...hardware,
+    ],
     counts: {
       ...laid.counts,
-      pairW: pairFrom(pack.w),
-      pairH: pairFrom(pack.h),
+      pairW: pairFrom(pack.w, settings),
+      pairH: pairFrom(pack.h, settings),
       cornerSets: CORNERS,
       ...(clipped ? { springClips: clips } : {}),
     },

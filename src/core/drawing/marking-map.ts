@@ -1,5 +1,5 @@
 /** The marking map as a drawing in millimetres, and as a file for a machine. */
-import type { MapMark, MarkingMap } from '../instructions/marking-map';
+import { type MarkingMap, labelled } from '../instructions/marking-map';
 import { toMm } from '../units/length';
 import { dimensions } from './dimensions';
 import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
@@ -10,11 +10,11 @@ const SOFT = '#6b6f6c';
 const CROSS = 3;
 
 /** A cross at each mark with its number beside it; `crisp` leaves out what is only there to be looked at. */
-export function mapScene({ outside, package: pack, framed, marks }: MarkingMap, scale = 1): Scene {
+export function mapScene({ outside, package: pack, outline, framed, marks }: MarkingMap, scale = 1): Scene {
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
   const [pw, ph] = [toMm(pack.w), toMm(pack.h)];
   const half = CROSS / scale;
-  const cross = ({ at, number }: MapMark): Shape[] => {
+  const cross = ({ at, text }: ReturnType<typeof labelled>[number]): Shape[] => {
     const [x, y] = [toMm(at.x), toMm(at.y)];
     const line = (points: readonly Point[]): Shape => ({ kind: 'line', points, line: INK, width: 0.5 });
     const inwards = x > w / 2 ? -1 : 1;
@@ -30,14 +30,14 @@ export function mapScene({ outside, package: pack, framed, marks }: MarkingMap, 
       {
         kind: 'text',
         at: [x + inwards * half * 1.5, y + half * 1.3],
-        text: String(number),
+        text,
         anchor: inwards > 0 ? 'start' : 'end',
       },
     ];
   };
   const shapes: Shape[] = [
-    { kind: 'area', points: rectangle(0, 0, w, h), fill: '#ffffff', line: INK },
-    ...(framed
+    { kind: 'area', points: outline ?? rectangle(0, 0, w, h), fill: '#ffffff', line: INK },
+    ...(framed && !outline
       ? [
           {
             kind: 'area',
@@ -48,7 +48,7 @@ export function mapScene({ outside, package: pack, framed, marks }: MarkingMap, 
           } as const,
         ]
       : []),
-    ...marks.flatMap(cross),
+    ...labelled(marks).flatMap(cross),
     ...dimensions(outside, 9 / scale),
   ];
   return { width: w, height: h, shapes, about: 'marking map' };
@@ -65,7 +65,7 @@ const ROUND = 24;
 
 /** In millimetres from the lower left, as machines have it: a cross at each mark, a circle as wide as its bit. */
 export function mapFile(
-  { outside, package: pack, framed, marks, from }: MarkingMap,
+  { outside, package: pack, outline, framed, marks, from }: MarkingMap,
   name: string,
 ): VectorFile<MapLayer> {
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
@@ -108,8 +108,8 @@ export function mapFile(
     w,
     h,
     paths: [
-      path('OUTLINE', rectangle(0, 0, w, h), true),
-      ...(framed ? [path('PACKAGE', rectangle((w - pw) / 2, (h - ph) / 2, pw, ph), true)] : []),
+      path('OUTLINE', outline ?? rectangle(0, 0, w, h), true),
+      ...(framed && !outline ? [path('PACKAGE', rectangle((w - pw) / 2, (h - ph) / 2, pw, ph), true)] : []),
       ...marked,
     ],
   };

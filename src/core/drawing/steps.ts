@@ -3,7 +3,7 @@
  * the bench, on the ticket and on the marking map.
  */
 import type { Has } from '../instructions/has';
-import { isMarked, markingMap } from '../instructions/marking-map';
+import { isMarked, labelled, markingMap } from '../instructions/marking-map';
 import { type Mark, marksOf } from '../instructions/marks';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import type { StepKey } from '../route/steps';
@@ -70,21 +70,18 @@ const dot = (mark: Pick<Mark, 'x' | 'y'>, radius: number, fill: string): Shape =
 /** The marks of a step: those that are measured with the number they have on the marking map. */
 function marksAt(has: Has, step: StepKey, radius: number, fill: string): Shape[] {
   const { outside, marks } = markingMap(has);
-  const numbered = marks
-    .filter((mark) => mark.step === step)
-    .flatMap((mark): Shape[] => {
-      const inwards = mark.at.x * 2 > outside.w ? -1 : 1;
-      return [
-        dot(mark.at, radius, fill),
-        {
-          kind: 'text',
-          at: [toMm(mark.at.x) + inwards * radius * 1.8, toMm(mark.at.y) + radius * 2.2],
-          text: String(mark.number),
-          anchor: inwards > 0 ? 'start' : 'end',
-          tone: 'soft',
-        },
-      ];
-    });
+  const numbered = labelled(marks.filter((mark) => mark.step === step)).flatMap(({ at, text }): Shape[] => {
+    const inwards = at.x * 2 > outside.w ? -1 : 1;
+    return [
+      dot(at, radius, fill),
+      {
+        kind: 'text',
+        at: [toMm(at.x) + inwards * radius * 1.8, toMm(at.y) + radius * 2.2],
+        text,
+        anchor: inwards > 0 ? 'start' : 'end',
+      },
+    ];
+  });
   const byEye = marksOf(has).filter((mark) => mark.step === step && !isMarked(mark.item));
   return [...byEye.map((mark) => dot(mark, radius, fill)), ...numbered];
 }
@@ -92,14 +89,14 @@ function marksAt(has: Has, step: StepKey, radius: number, fill: string): Shape[]
 /** The frame, or the package, from behind, with the marks of a step. */
 function fromBehind(has: Has, step: StepKey): Scene {
   const { sizes } = has.worked;
-  const outside = has.inFrame ? (sizes.outside ?? sizes.package) : sizes.package;
+  const { outside, outline } = markingMap(has);
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
   const pack: Size = sizes.package;
   const [left, top] = [(w - toMm(pack.w)) / 2, (h - toMm(pack.h)) / 2];
   const piece = sizes.piece.larger;
   const shapes: Shape[] = [
-    ...(has.inFrame ? [area(rectangle(0, 0, w, h), WOOD)] : []),
-    area(rectangle(left, top, toMm(pack.w), toMm(pack.h)), BOARD),
+    ...(has.inFrame ? [area(outline ?? rectangle(0, 0, w, h), WOOD)] : []),
+    ...(outline ? [] : [area(rectangle(left, top, toMm(pack.w), toMm(pack.h)), BOARD)]),
     ...(step === 'mount'
       ? [
           area(

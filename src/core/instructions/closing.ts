@@ -54,7 +54,7 @@ export function finishLines({ design }: Has): Line[] {
 
 /** What holds a piece of paper, cloth or an object, counted; a build says the rest. */
 export function mountLines(has: Has): Line[] {
-  const { worked, design, mount } = has;
+  const { worked, design, mount, settings } = has;
   const { matted } = worked.sizes;
   const { window } = design;
   const lines: Line[] = [];
@@ -89,7 +89,7 @@ export function mountLines(has: Has): Line[] {
         ),
       );
     else if (matted.edge === 'floated')
-      lines.push(line('float-in-window', { gap: window.floatGap ?? 0 }, { of: ['mat'] }));
+      lines.push(line('float-in-window', { gap: window.floatGap ?? settings.floatGap }, { of: ['mat'] }));
     else lines.push(line('covers', { overlap: window.overlap }, { of: ['mat'] }));
     for (const [index, one] of matted.windows.entries())
       if (matted.windows.length > 1)
@@ -140,12 +140,20 @@ export function fitLines(has: Has): Line[] {
   const panes = worked.stack.layers.filter(({ part }) => part === 'glazing' || part === 'pane');
   return [
     ...(has.sections ? [line('sections-order', { sets: has.count('corner set') }, { of: ['sections'] })] : []),
-    ...(panes.length > 0 ? [line('clean-glass', { panes: panes.length }, { of: ['glass'] })] : []),
+    ...(panes.length > 0
+      ? [line('clean-glass', { panes: panes.length, type: worked.resolved.glazing.type }, { of: ['glass'] })]
+      : []),
     ...(panes.length > 0 && worked.resolved.glazing.type === 'acrylic'
       ? [line('film-off', {}, { of: ['glass'] })]
       : []),
     ...(has.inFrame && stack.layers.some(({ size }) => size)
-      ? [line('lay-in', { layers: stack.layers.map(({ part }) => part).join(' | ') }, { of: ['frame'] })]
+      ? [
+          line(
+            'lay-in',
+            { layers: stack.layers.map(({ part }) => part).join(' | '), type: worked.resolved.glazing.type },
+            { of: ['frame'] },
+          ),
+        ]
       : []),
     ...stack.layers.flatMap((layer) =>
       layer.part === 'filler' ? [line('filler', { name: layer.name, thickness: layer.thickness })] : [],
@@ -177,7 +185,8 @@ export function fitLines(has: Has): Line[] {
 export function hangLines(has: Has): Line[] {
   const { worked, design, hanging, practice, scope, settings } = has;
   const cover = worked.parts.find((part) => part.kind === 'flat' && part.part === 'dust cover');
-  const lines: Line[] = [];
+  // It was never turned over; its back is done standing.
+  const lines: Line[] = has.faceUpOnly && has.inFrame ? [line('back-upright')] : [];
   if (cover?.kind === 'flat') lines.push(line('dust-cover', {}, { of: ['frame'], big: [big('size', cover.cut)] }));
   else if (scope.closed && has.build.seeThrough !== true && practice.back === 'tape only')
     lines.push(line('tape-only', {}, { of: ['frame'] }));

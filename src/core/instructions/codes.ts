@@ -160,6 +160,7 @@ export type LineCode =
   | 'card-on-glass'
   | 'hardwood-predrill'
   // Back and hangers, packing, hanging there.
+  | 'back-upright'
   | 'dust-cover'
   | 'tape-only'
   | 'sawtooth'

@@ -15,8 +15,15 @@ const flatsOf = ({ worked }: Has): FlatPart[] => worked.parts.filter((part) => p
 const stripsOf = ({ worked }: Has): StripPart[] => worked.parts.filter((part) => part.kind === 'strip');
 
 /** The piece itself, as it was measured, and how it must be handled. */
+const OWN_DEPTHS = ['pieceDepth', 'objectDepth'] as const;
+/** Its depth as its build was told it: one figure, however it was typed. */
+function deepAs(own: Readonly<Record<string, unknown>> | undefined): Length | undefined {
+  const key = OWN_DEPTHS.find((one) => typeof own?.[one] === 'number');
+  return key && (own![key] as Length);
+}
+
 export function pieceLines({ worked, design }: Has): Line[] {
-  const { piece } = design;
+  const { piece, own } = design;
   const { larger, smaller } = worked.sizes.piece;
   const { carrier } = piece;
   const square = carrier !== undefined || (larger.w === smaller.w && larger.h === smaller.h);
@@ -24,7 +31,7 @@ export function pieceLines({ worked, design }: Has): Line[] {
     line('piece', {
       kind: piece.kind,
       title: piece.title,
-      thickness: piece.thickness,
+      thickness: deepAs(own) ?? piece.thickness,
       ...sized(carrier ? smaller : larger),
     }),
     ...(carrier ? [line('carried-by', sized(larger))] : []),
@@ -166,6 +173,18 @@ function layerLines(has: Has, part: FlatPart, index: number): Line[] {
     { of: ['mat'], big: [big('outside', part.cut)] },
   );
   const lines: Line[] = [head];
+  // Cut first: once the window is cut the sheet is lost.
+  if (layer.turned)
+    lines.push(
+      line(
+        'turned-edge',
+        { tab: layer.turned.tab, ...sized(layer.turned.cutOut) },
+        {
+          of: ['mat'],
+          big: [big('cut first', layer.turned.cutOut)],
+        },
+      ),
+    );
   if (windows.length > 1)
     for (const [at, window] of windows.entries()) {
       const { left, top, size: cut } = windowOn(layer, window, settings.cuttingStep);
@@ -200,17 +219,6 @@ function layerLines(has: Has, part: FlatPart, index: number): Line[] {
       line('mark-from-back', { left: centre.fromLeft, top: centre.fromTop }, { of: ['mat'] }),
     );
   }
-  if (layer.turned)
-    lines.push(
-      line(
-        'turned-edge',
-        { tab: layer.turned.tab, ...sized(layer.turned.cutOut) },
-        {
-          of: ['mat'],
-          big: [big('cut first', layer.turned.cutOut)],
-        },
-      ),
-    );
   return lines;
 }
 

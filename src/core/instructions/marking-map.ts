@@ -3,7 +3,9 @@
  * from the front, with what is drilled for it. Source: handbook, jobs, "Holes and marks"; depth and hanging, "Screws".
  */
 import type { Hardware } from '../builds/build';
+import { FOUR } from '../builds/many-sided';
 import { stopOf } from '../fixings/hangers';
+import { type Outline, apothemOf, polygonOutline } from '../fixings/outline';
 import { HOLES, USUAL_GAUGE } from '../fixings/screws';
 import { STEPS, type StepKey } from '../route/steps';
 import { type Length, type Size, length, minus } from '../units/length';
@@ -59,6 +61,8 @@ export interface MarkingMap {
   /** The frame's outside, or the package where there is no frame. */
   readonly outside: Size;
   readonly package: Size;
+  /** Corners of a frame of other than four sides, in millimetres from the left and the top. */
+  readonly outline?: Outline;
   readonly framed: boolean;
   readonly from: SeenFrom;
   readonly marks: readonly MapMark[];
@@ -114,7 +118,27 @@ export function markingMap(has: Has, from: SeenFrom = 'behind'): MarkingMap {
         ...(drill ? { drill } : {}),
       };
     });
-  return { outside, package: sizes.package, framed: has.inFrame && sizes.outside !== undefined, from, marks };
+  const outer = sizes.frames.at(-1);
+  const { sides } = has.design.frame;
+  const outline = sides !== undefined && sides !== FOUR && has.framed && outer?.rabbet;
+  return {
+    outside,
+    package: sizes.package,
+    ...(outline ? { outline: polygonOutline(apothemOf(outer), sides) } : {}),
+    framed: has.inFrame && sizes.outside !== undefined,
+    from,
+    marks,
+  };
+}
+
+/** Marks by their place, so that what shares one has one label: a block with the screw through it. */
+export function labelled(marks: readonly MapMark[]): { readonly at: MapMark['at']; readonly text: string }[] {
+  const places = new Map<string, MapMark[]>();
+  for (const mark of marks) {
+    const key = `${mark.at.x} ${mark.at.y}`;
+    places.set(key, [...(places.get(key) ?? []), mark]);
+  }
+  return [...places.values()].map((here) => ({ at: here[0]!.at, text: here.map(({ number }) => number).join('·') }));
 }
 
 /** Marks of one kind at the same height, or down the same line: how people read them off. */

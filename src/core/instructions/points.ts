@@ -4,7 +4,7 @@ import type { Has } from './has';
 
 /** Points that stand only where there is something to look at. */
 const WHERE: Readonly<Record<string, (has: Has) => boolean>> = {
-  'finish-batch': (has) => has.framed,
+  'finish-batch': (has) => has.framed && !has.sections && has.worked.resolved.readyMade === undefined,
   'defects-marked': (has) => has.framed,
   'coated-side': ({ worked: { resolved } }) => resolved.glazing.coated || resolved.backPane.coated,
   'glass-clean': (has) => has.glazed,
@@ -15,7 +15,7 @@ const WHERE: Readonly<Record<string, (has: Has) => boolean>> = {
   'hangers-rated': ({ hanging }) => hanging !== undefined,
   'drop-written': ({ hanging }) => hanging !== undefined,
   'top-bottom-first': ({ worked }) => worked.parts.some((part) => part.kind === 'strip'),
-  'seat-recorded': (has) => has.framed && !has.sections,
+  'seat-recorded': (has) => has.framed && !has.sections && has.worked.resolved.readyMade === undefined,
   reversible: ({ mount }) => mount !== 'dry mount' && mount !== 'glue',
   closed: (has) => has.inFrame,
 };

@@ -119,13 +119,24 @@ export function partsOf(
   });
   const outside = laid.frames.at(-1)?.outside;
   const cover = outside && dustCover(outside, settings);
+  // A sixteenth or a millimetre below, each side by itself (R80).
+  const coverStep = settings.showStep[settings.homeUnit];
+  const coverCut = cover && size(floorTo(cover.w, coverStep), floorTo(cover.h, coverStep));
   const covered =
-    practice.back === 'dust cover' && scope.closed && laid.held === 'points' && cover && cover.w > 0 && cover.h > 0;
+    practice.back === 'dust cover' &&
+    scope.closed &&
+    laid.held === 'points' &&
+    cover &&
+    coverCut &&
+    coverCut.w > 0 &&
+    coverCut.h > 0;
   return [
     ...(scope.frame ? legs : []),
     ...flat,
     ...looseParts(laid.loose, step),
-    ...(covered ? [{ kind: 'flat', part: 'dust cover', name: '', count: 1, exact: cover, cut: cover } as const] : []),
+    ...(covered
+      ? [{ kind: 'flat', part: 'dust cover', name: '', count: 1, exact: cover, cut: coverCut } as const]
+      : []),
   ];
 }
 

@@ -13,6 +13,9 @@ const uses = ({ resolved: { design } }: Facts, part: 'mats' | 'glazing') => BUIL
 const beyond = (value: Length | undefined, most: Length | undefined) =>
   value !== undefined && most !== undefined && value > most;
 
+/** What hinges cannot hold. */
+const STANDS_UP: readonly string[] = ['object', 'garment', 'textile'];
+
 export const CARE_RULES: readonly Rule[] = [
   {
     code: 'no-uv',
@@ -121,21 +124,24 @@ export const CARE_RULES: readonly Rule[] = [
     path: 'mount',
     applies: ({ irreplaceable, mount }) =>
       irreplaceable && ['dry mount', 'glue', 'full adhesive'].includes(mount ?? '') ? {} : undefined,
-    waysOut: ({ resolved: { design } }) => [
-      {
-        code: 'hinge-instead',
-        figures: {},
-        edit: [
-          ...set(design, ['mount'], 'hinges'),
-          ...(BUILDS[design.build].usualMount === 'dry mount'
-            ? [
-                ...set(design, ['build'], design.mats.length > 0 ? 'window-mat' : 'bare'),
-                ...set(design, ['own'], undefined),
-              ]
-            : []),
-        ],
-      },
-    ],
+    waysOut: ({ resolved: { design } }) =>
+      STANDS_UP.includes(design.piece.kind)
+        ? [way('stitch-instead', design, ['mount'], 'stitched')]
+        : [
+            {
+              code: 'hinge-instead',
+              figures: {},
+              edit: [
+                ...set(design, ['mount'], 'hinges'),
+                ...(BUILDS[design.build].usualMount === 'dry mount'
+                  ? [
+                      ...set(design, ['build'], design.mats.length > 0 ? 'window-mat' : 'bare'),
+                      ...set(design, ['own'], undefined),
+                    ]
+                  : []),
+              ],
+            },
+          ],
   },
   {
     code: 'adhesive-on-document',

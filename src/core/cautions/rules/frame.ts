@@ -101,7 +101,8 @@ function fillerWay({ resolved: { design }, situation, settings }: Facts, catalog
     .map((board) => ({ board, count: Math.min(MOST_FILLERS, Math.floor(spare / board.thickness)) }));
   const still = settings.rattleRoom - settings.fastenerRoom;
   const chosen = foams.find(({ board, count }) => spare - count * board.thickness <= still) ?? foams[0];
-  if (!chosen || design.filler) return [];
+  // What is looked through is not filled.
+  if (!chosen || design.filler || BUILDS[design.build].seeThrough) return [];
   const { board, count } = chosen;
   const edit = [
     ...set(design, ['filler'], { code: board.code }),

@@ -166,7 +166,7 @@ const OWN: Partial<Record<BuildCode, (laid: LayUp, of: Record<string, Length>, g
     'metal-sections': (laid, _of, _given, sum) => {
       const { package: pack } = laid;
       return {
-        pairs: [pack.w, pack.h].map((side) => ({ length: sum.say(side), from: pairFrom(side) })),
+        pairs: [pack.w, pack.h].map((side) => ({ length: sum.say(side), from: pairFrom(side, sum.settings) })),
         cornerSets: 4,
         springClips: 2 * (clipsOnSide(pack.w, sum.settings) + clipsOnSide(pack.h, sum.settings)),
       };

@@ -190,9 +190,13 @@ export const hanging = topic({
         ? sum.len('faceWidth', given.faceWidth, inches(1))
         : times(sum.len('inset', given.inset, mm(1)), 2);
     const named = given.ringDrop === undefined || given.ringDrop === 'third' || given.ringDrop === 'quarter';
+    const part = /^(\d{1,2})\/(\d{1,3}) of the height$/.exec(String(given.ringDrop ?? ''));
+    const fraction = part && ([Number(part[1]), Number(part[2])] as [number, number]);
     const rings = named
       ? ((given.ringDrop ?? 'third') as 'third' | 'quarter')
-      : { distance: sum.len('ringDrop', given.ringDrop as string, inches(4)) };
+      : fraction && fraction[0] > 0 && fraction[0] < fraction[1]
+        ? { fraction }
+        : { distance: sum.len('ringDrop', given.ringDrop as string, inches(4)) };
     const percent = mustDecimal(sum.number('slack', given.slack, '5'));
     const slack = toDecimal({ n: percent.n, d: percent.d * 100n }, 6);
     if (slack === '0') return [{ code: 'slack-wrong', path: 'slack', figures: { typed: String(given.slack) } }];

@@ -14,6 +14,7 @@ import {
   type Sides,
   type Size,
   grow,
+  halve,
   inches,
   larger,
   length,
@@ -81,7 +82,9 @@ export const sizeChain = topic({
     if (wrong.length > 0) return wrong;
     const frame = laid.frames[0]!;
     const difference = larger(length(Math.abs(top - bottom)), length(Math.abs(left - right)));
-    const lip = underLip(wood.rabbetWidth, job.design.frame.allowance);
+    // The smaller half of an odd allowance lies left and at the top (R10).
+    const [less, more] = halve(job.design.frame.allowance);
+    const half = (side: (typeof SIDES)[number]) => (side === 'left' || side === 'top' ? less : more);
     const mat = laid.matted;
     const under = mat?.sheetUnder;
     return {
@@ -94,7 +97,9 @@ export const sizeChain = topic({
       ...(mat
         ? {
             visibleBorder: sum.saySides(
-              Object.fromEntries(SIDES.map((side) => [side, minus(mat.border[side], lip)])) as unknown as Sides,
+              Object.fromEntries(
+                SIDES.map((side) => [side, minus(mat.border[side], minus(wood.rabbetWidth, half(side)))]),
+              ) as unknown as Sides,
             ),
           }
         : {}),
