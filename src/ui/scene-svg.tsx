@@ -25,12 +25,17 @@ const withFractions = (text: string) =>
     ),
   );
 
+/** Room round a text on its ground, in pixels. */
+const GROUND_MORE = 6;
+
 interface Paint {
   readonly at: (point: Point) => string;
   readonly unit: Unit;
   readonly scale: number;
   readonly letters: number;
   readonly ground: string | undefined;
+  /** What figures are shown to; the usual step where nothing is said. */
+  readonly step: Length | undefined;
 }
 
 /** The fraction is set as one, the whole number stays outside it. */
@@ -49,7 +54,7 @@ function LengthLabel({
   tone: string;
   paint: Paint;
 }) {
-  const shown = showLength(value, paint.unit);
+  const shown = showLength(value, paint.unit, paint.step);
   const width = (shown.whole.length * 0.56 + (shown.fraction ? 1 : 0) + 0.7) * paint.letters;
   return (
     <g>
@@ -126,8 +131,13 @@ function draw(shape: Shape, key: number, paint: Paint) {
       const { narrow } = shape;
       const fits = !narrow || widthOf(shape.text) * paint.letters <= narrow.within * paint.scale;
       const lines = fits ? [shape.text] : narrow.lines;
+      const wide = Math.max(...lines.map(widthOf)) * paint.letters + GROUND_MORE;
+      const tall = (lines.length - 1 + 1.3) * LEAD * paint.letters;
+      const left =
+        shape.anchor === 'middle' ? wide / 2 : shape.anchor === 'end' ? wide - GROUND_MORE / 2 : GROUND_MORE / 2;
       return (
         <g key={key}>
+          {paint.ground && <rect x={x - left} y={y - tall / 2} width={wide} height={tall} fill={paint.ground} />}
           {lines.map((line, index) => (
             <text
               key={index}
@@ -186,16 +196,18 @@ interface Props {
   readonly letters?: number;
   /** The colour behind the drawing, under the figures of dimension lines. */
   readonly ground?: string;
+  /** What figures are shown to, where it is not the usual step. */
+  readonly step?: Length;
 }
 
-export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, letters = 16, ground }: Props) {
+export const SceneSvg = memo(function SceneSvg({ scene, width, height, label, letters = 16, ground, step }: Props) {
   const { unit } = useUnit();
   const scale = Math.max(0, Math.min(width / scene.width, height / scene.height));
   const shapes = useMemo(() => {
     const at = ([x, y]: Point) => `${(x * scale).toFixed(2)},${(y * scale).toFixed(2)}`;
-    const paint: Paint = { at, unit, scale, letters, ground };
+    const paint: Paint = { at, unit, scale, letters, ground, step };
     return scene.shapes.map((shape, index) => draw(shape, index, paint));
-  }, [scene, scale, unit, letters, ground]);
+  }, [scene, scale, unit, letters, ground, step]);
   return (
     <svg width={scene.width * scale} height={scene.height * scale} role="img" aria-label={label} overflow="visible">
       {shapes}

@@ -34,7 +34,7 @@ const POINTS: Record<string, string> = {
   'dry-first': 'Tried dry before glue',
   'square-flush': 'Square and flush',
   'no-gap': 'No gap at a corner',
-  'seat-recorded': 'Rabbet measured after joining',
+  'seat-recorded': 'Seat measured after joining',
   'corners-clean': 'Window corners clean',
   'no-overcut': 'No overcut',
   'borders-right': 'Borders as on the ticket',

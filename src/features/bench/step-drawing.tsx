@@ -3,13 +3,16 @@
 import type { Scene } from '@/core/drawing/scene';
 import type { StepKey } from '@/core/route/steps';
 import { SceneSvg, useBox } from '@/ui/scene-svg';
+import { useUnit } from '@/ui/units';
 import { stepName } from '@/words/bench';
+import { CUT_STEP } from '@/words/rule';
 import { BENCH } from '@/words/screens/bench';
 import styles from './bench.module.css';
 
 const LETTERS = 17;
 
 export function StepDrawing({ scene, step }: { scene: Scene; step: StepKey }) {
+  const { unit } = useUnit();
   const [box, { width, height }] = useBox<HTMLDivElement>();
   return (
     <div ref={box} className={styles.drawing}>
@@ -19,6 +22,8 @@ export function StepDrawing({ scene, step }: { scene: Scene; step: StepKey }) {
         height={Math.max(120, height)}
         letters={LETTERS}
         ground="var(--paper)"
+        // As the sentences beside it have them.
+        step={CUT_STEP[unit]}
         label={BENCH.drawing(stepName(step))}
       />
     </div>
