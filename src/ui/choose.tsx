@@ -22,7 +22,8 @@ interface ChooseProps {
   readonly disabled?: boolean;
 }
 
-const OPENING = ['ArrowDown', 'ArrowUp', ' ', 'Enter'];
+/** A blank opens as it opens any button, when it is let go: pressed, its other half would choose in the open list. */
+const OPENING = ['ArrowDown', 'ArrowUp', 'Enter'];
 
 export function Choose({ label, name, value, options, onChange, disabled = false }: ChooseProps) {
   const id = useId();

@@ -12,6 +12,8 @@ import { serveForTests } from '../../scripts/lib.mjs';
 
 const KILLS = Number(process.env.KILLS ?? 12);
 const PORT = 3919;
+/** So often a server that starts is asked, twenty times a second: filling the demo takes a while on a busy machine. */
+const PATIENCE = 6000;
 const BASE = `http://127.0.0.1:${PORT}`;
 const data = fs.mkdtempSync(path.join(os.tmpdir(), 'lopren-crash-'));
 
@@ -37,7 +39,7 @@ async function start() {
   running = server;
   let said = '';
   server.stderr.on('data', (chunk) => (said += chunk));
-  for (let tries = 0; tries < 600; tries += 1) {
+  for (let tries = 0; tries < PATIENCE; tries += 1) {
     if (server.exitCode !== null) throw new Error(`the server did not start:\n${said}`);
     const answer = await fetch(`${BASE}/sign-in`).catch(() => undefined);
     if (answer?.ok) return server;

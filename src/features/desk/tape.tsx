@@ -18,15 +18,15 @@ import type { Hanging } from '@/core/parts/hanging';
 import type { WorkedOut } from '@/core/work-out';
 import { Cash, FractionText, Len, SizeText } from '@/ui/figures';
 import { onKey } from '@/ui/keys';
-import { Note } from '@/ui/trouble';
 import { useUnit } from '@/ui/units';
-import { sayCaution, sayWayOut } from '@/words/issues/say-caution';
 import { figureName } from '@/words/builds';
 import { hangingText, lineName } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
 
 const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
+// The sentences of all cautions come with the first one.
+const CautionNote = dynamic(() => import('./caution-note').then((file) => file.CautionNote), { loading: () => null });
 const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
 
 function Line({
@@ -58,25 +58,6 @@ function Line({
           </p>
         ))}
     </li>
-  );
-}
-
-export function CautionNote({ caution, onApply }: { caution: Caution; onApply?: ((edit: Edit) => void) | undefined }) {
-  const { unit } = useUnit();
-  return (
-    <Note tone={caution.level}>
-      <p>
-        <FractionText text={sayCaution(caution.code, caution.figures, unit)} />
-      </p>
-      {onApply &&
-        caution.waysOut.map((way) => (
-          <Button key={way.code} variant="text" className={styles.way ?? ''} onClick={() => onApply(way.edit)}>
-            <span>
-              <FractionText text={sayWayOut(way.code, way.figures, unit)} />
-            </span>
-          </Button>
-        ))}
-    </Note>
   );
 }
 
