@@ -1,5 +1,6 @@
 /** What hardware and fittings are called, alike on desk, ticket and packing list. */
 import type { Hardware } from '@/core/builds/build';
+import { fittingOf } from '@/core/fixings/hangers';
 import type { WorkedOut } from '@/core/work-out';
 import type { Length, Unit } from '@/core/units/length';
 import { ratedText } from '@/core/units/weight';
@@ -58,13 +59,10 @@ export const LINE_NAMES: Readonly<Record<string, string>> = { wire: 'Wire', chai
 const BY_MM: readonly Hardware['item'][] = ['wedge', 'corner brace', 'bumper'];
 
 type Named = Pick<WorkedOut, 'resolved' | 'parts'>;
-/** Which hangers a job has; sections have a channel. */
-export const fittingOf = ({ resolved: { design }, parts }: Named): string =>
-  design.hanging.fitting ??
-  (parts.some(({ kind, ...of }) => kind === 'strip' && 'part' in of && of.part === 'section') ? 'channel' : 'd-ring');
-function nameOf(item: Hardware['item'], worked: Named): string {
-  const { hanging } = worked.resolved.design;
-  if (item === 'ring' || item === 'hook') return FITTING_NAMES[fittingOf(worked)] ?? HARDWARE_NAMES[item]!;
+function nameOf(item: Hardware['item'], { resolved, parts }: Named): string {
+  const { hanging } = resolved.design;
+  const sections = parts.some((part) => part.kind === 'strip' && part.part === 'section');
+  if (item === 'ring' || item === 'hook') return FITTING_NAMES[fittingOf(hanging.fitting, sections)]!;
   if (item === 'wire') return LINE_NAMES[hanging.line ?? 'wire'] ?? HARDWARE_NAMES[item]!;
   return HARDWARE_NAMES[item]!;
 }

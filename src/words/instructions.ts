@@ -293,7 +293,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   filler: ({ f, len }) => `Filler behind it: ${f.name}, ${len('thickness')}.`,
   'room-behind': ({ f, n, len }) =>
     f.verdict === 'proud'
-      ? `It stands ${len('room').replace(/^[-−]/, '')} proud of the rabbet.`
+      ? `It stands ${len('proud')} proud of the rabbet.`
       : f.verdict === 'tight'
         ? `${len('room')} of room${n('points') > 0 ? ': low-profile points' : ' behind it'}.`
         : `${len('room')} of room behind it.`,
@@ -312,7 +312,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'turn-and-look': () => 'Turn it over and look before the last fasteners.',
   'strips-under-lip': ({ len }) => `Strips under the lip, ${len('depth')} deep; top and bottom before the sides.`,
   'canvas-in-rabbet': ({ f, has, len }) =>
-    `${has('depth') ? `The canvas is ${len('depth')} deep` : 'The canvas lies in the rabbet'}${f.clips === 'offset' ? `; it stands out ${len('proud')} behind` : ''}. Center it.`,
+    `${has('depth') ? `The canvas is ${len('depth')} deep` : 'The canvas lies in the rabbet'}${f.clips === 'offset' ? `; it stands out ${len('proud')} behind` : ''}. Centre it.`,
   'sides-lined': () => 'Line the sides; the pair that runs full first.',
   'strips-behind': ({ has, len }) =>
     `Strips behind the panes, ${len('depth')} deep${has('width') ? `, ${len('width')} wide` : ''}; top and bottom first.`,
@@ -362,14 +362,14 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   wire: ({ f, kg, rated, has }) =>
     `${LINE_NAMES[String(f.line)]}, slack ${Math.round(Number(f.slack) * 1000) / 10} %, pull ${kg('pull')} at each ring${has('rating') ? `, rated ${rated('rating')}` : ''}; ends tidy.`,
   'write-drop': () => 'Write how far below the top the hook goes: on the back and on the card.',
-  bumpers: ({ n, has, len }) =>
-    `${n('count')} bumpers at the lower corners${has('size') ? `, no more than ${len('size')} wide` : ''}.`,
+  bumpers: ({ n, has, millimetres }) =>
+    `${n('count')} bumpers at the lower corners${has('size') ? `, no more than ${millimetres('size')} wide` : ''}.`,
   felt: ({ len }) => `Felt along the lower rail, ${len('length')}: it is too narrow for bumpers.`,
   'hangers-no-wood': ({ rated, len }) =>
     `Stop: the rail has ${len('solid')} of wood, too little for hangers rated ${rated('rating')}. Ask at the desk how it hangs.`,
   'no-hangers': () => 'No hangers are fitted.',
   'braces-last': (say) =>
-    `${say.n('count')} corner braces${say.has('width') ? `, ${say.len('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
+    `${say.n('count')} corner braces${say.has('width') ? `, ${say.millimetres('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
   sleeve: () => 'Into a clear sleeve, with a board behind it.',
   'kit-list': () => 'Everything on the pick list into the packet, with the sheet of instructions.',
   box: () => 'Box, inside.',

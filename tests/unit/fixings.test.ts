@@ -203,6 +203,11 @@ describe('the wood beside a rabbet', () => {
 
 describe('what was seen go wrong', () => {
   const worked = (over: Partial<Design>): Has => hasOf({ ...exampleDesign(), ...over })!;
+  const lines = (has: Has, step: string) =>
+    instructionsFor(has)
+      .find((one) => one.step === step)!
+      .lines.map((line) => sayLine(line, 'mm'));
+
   const given = (faceWidth: Length, rabbetWidth: Length) => ({
     moulding: {
       given: {
@@ -332,12 +337,9 @@ describe('what was seen go wrong', () => {
     expect(has.count('flexible point')).toBe(0);
     expect(has.count('clip screw')).toBe(has.count('offset clip'));
     expect(has.count('offset clip')).toBeGreaterThan(0);
+    // What is told is how far it stands out, as a plain length.
+    expect(lines(has, 'fit').join(' ')).toMatch(/It stands \d[^ ]* mm proud of the rabbet/);
   });
-
-  const lines = (has: Has, step: string) =>
-    instructionsFor(has)
-      .find((one) => one.step === step)!
-      .lines.map((line) => sayLine(line, 'mm'));
 
   it('a float keeps the gap that is usual where none was typed (A1)', () => {
     const has = worked({ build: 'float', window: { overlap: mm(3) } });

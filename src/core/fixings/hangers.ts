@@ -6,6 +6,10 @@ import { type Length, type Unit, halve, inches, minus, mm, plus } from '../units
 import { FACE_CLEAR, type Rail, edgeOf } from './rail';
 import { type Gauge, HOLES } from './screws';
 
+/** Which hangers a job has where none were chosen: sections have a channel for them. */
+export const fittingOf = <F extends string>(chosen: F | undefined, sections: boolean): F | 'channel' | 'd-ring' =>
+  chosen ?? (sections ? 'channel' : 'd-ring');
+
 interface HangerRule {
   /** Kilograms. */
   readonly upTo: number;

@@ -1,12 +1,12 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { grow, length, times } from '../units/length';
+import { grow, larger, length, times } from '../units/length';
 import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
 import type { Has } from './has';
 import type { Hardware } from '../builds/build';
 import { BRACE_SCREWS } from '../fixings/corners';
-import { stopOf } from '../fixings/hangers';
+import { fittingOf, stopOf } from '../fixings/hangers';
 import { HOLES } from '../fixings/screws';
 import { type Figures, type Line, big, line, sized } from './line';
 
@@ -160,7 +160,14 @@ export function fitLines(has: Has): Line[] {
     ),
     ...(stack.room === undefined
       ? []
-      : [line('room-behind', { room: stack.room, verdict: stack.verdict, points: pointed(has) ? 1 : 0 })]),
+      : [
+          line('room-behind', {
+            room: stack.room,
+            proud: larger(length(0), times(stack.room, -1)),
+            verdict: stack.verdict,
+            points: pointed(has) ? 1 : 0,
+          }),
+        ]),
     ...HOLDERS.flatMap(([item, code]) => {
       const said = code === 'points' && has.holding === 'points by hand' ? 'points-by-hand' : code;
       return has.count(item) > 0 ? [line(said, { count: has.count(item) }, { of: ['frame'] })] : [];
@@ -220,7 +227,7 @@ export function hangLines(has: Has): Line[] {
           hooksOrRings(hanging),
           {
             rating,
-            fitting: design.hanging.fitting ?? (has.sections ? 'channel' : 'd-ring'),
+            fitting: fittingOf(design.hanging.fitting, has.sections),
             inset: length(Math.round((worked.sizes.outside!.w - hanging.span) / 2)),
             apart: hanging.span,
             plate,
