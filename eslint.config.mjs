@@ -164,6 +164,11 @@ const config = [
           message:
             'give it a loading: without it the whole page is hidden while it is fetched, and a key typed then is lost',
         },
+        {
+          selector:
+            "CallExpression[callee.name='dynamic'] > ArrowFunctionExpression > CallExpression > MemberExpression > ImportExpression",
+          message: 'fetch it with patient: without a connection the whole page would be lost',
+        },
       ],
     },
   },

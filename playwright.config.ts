@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { WIDE } from './tests/wide';
 import { READY_PORT, SHOP_PORT, WORKERS, demoPort } from './tests/browser/servers';
 
 const flags = [
@@ -17,6 +18,8 @@ const demos = Array.from({ length: WORKERS }, (_, worker) => `${demoPort(worker)
 /** Browser tests run the production build: the demo shop, and an empty shop that is still to be set up. */
 export default defineConfig({
   testDir: 'tests/browser',
+  // Of these the screens' own tests hold most; by browser they are walked with `npm run wide`.
+  ...(WIDE ? {} : { grepInvert: /@wide/ }),
   // Patient: what is slow on a busy machine is not wrong.
   timeout: 120_000,
   expect: { timeout: 20_000 },

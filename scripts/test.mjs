@@ -16,6 +16,8 @@ function chromium() {
 }
 
 const ENVIRONMENT = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+/** Of a page at which a test failed, in characters. */
+const MOST_TOLD = 5000;
 const running = new Set();
 process.on('exit', () => {
   for (const child of running) child.kill();
@@ -86,6 +88,10 @@ const unit = await counted(
 );
 const crash = await killed();
 const browser = await counted('browser', 'playwright', ['test'], 'test-results/browser.json');
+
+// What the page looked like where a test failed: whoever reads this often has no more than what is printed here.
+for (const file of fs.globSync('test-results/browser/*/error-context.md'))
+  process.stdout.write(`\n── ${file}\n${fs.readFileSync(file, 'utf8').slice(0, MOST_TOLD)}\n`);
 
 const passed = (unit.told?.numPassedTests ?? 0) + (browser.told?.stats.expected ?? 0) + (crash === 0 ? 1 : 0);
 // A runner that failed without a failed test (a file it could not read) counts as one.

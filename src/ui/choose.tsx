@@ -10,8 +10,11 @@ import { LISTED } from '@/words/screens/listed';
 import { Named, type Option } from './choose-option';
 import styles from './fields.module.css';
 import { focusNext } from './length-field';
+import { patient } from './patient';
 
-const ChooseList = dynamic(() => import('./choose-list').then((file) => file.ChooseList), { loading: () => null });
+const ChooseList = dynamic(() => patient(() => import('./choose-list')).then((file) => file.ChooseList), {
+  loading: () => null,
+});
 
 interface ChooseProps {
   readonly label: ReactNode;

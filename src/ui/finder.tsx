@@ -6,8 +6,11 @@ import { useEffect, useState } from 'react';
 import { BAR } from '@/words/screens/frame';
 import { onKey } from './keys';
 import styles from './top-bar.module.css';
+import { patient } from './patient';
 
-const FinderField = dynamic(() => import('./finder-field').then((file) => file.FinderField), { loading: () => null });
+const FinderField = dynamic(() => patient(() => import('./finder-field')).then((file) => file.FinderField), {
+  loading: () => null,
+});
 
 export function Finder() {
   const [open, setOpen] = useState(false);

@@ -12,8 +12,11 @@ import type { Length, Unit } from '@/core/units/length';
 import styles from './fields.module.css';
 import { useUnit } from './units';
 import { useHydrated } from './use-hydrated';
+import { patient } from './patient';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
+const Sentences = dynamic(() => patient(() => import('./sentences')).then((file) => file.Sentences), {
+  loading: () => null,
+});
 
 export interface LengthFieldProps {
   readonly label: string;

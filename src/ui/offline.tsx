@@ -5,9 +5,10 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { FAULT } from '@/words/screens/fault';
 import { fetchOutbox } from './fetch-outbox';
 import { leftWaiting } from './left-waiting';
+import { patient } from './patient';
 import styles from './trouble.module.css';
 
-const Waiting = dynamic(() => import('./waiting').then((file) => file.Waiting), { loading: () => null });
+const Waiting = dynamic(() => patient(() => import('./waiting')).then((file) => file.Waiting), { loading: () => null });
 
 function listen(then: () => void): () => void {
   window.addEventListener('online', then);

@@ -7,8 +7,11 @@ import type { Issue } from '@/core/issue';
 import styles from './fields.module.css';
 import { focusNext } from './length-field';
 import { useHydrated } from './use-hydrated';
+import { patient } from './patient';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
+const Sentences = dynamic(() => patient(() => import('./sentences')).then((file) => file.Sentences), {
+  loading: () => null,
+});
 
 interface Props {
   readonly label: string;

@@ -13,9 +13,14 @@ import { onKey } from './keys';
 import type { Place } from './place';
 import styles from './top-bar.module.css';
 import { UnitSwitch } from './units';
+import { patient } from './patient';
 
-const BarMenu = dynamic(() => import('./bar-menu').then((file) => file.BarMenu), { loading: () => null });
-const KeysDialog = dynamic(() => import('./keys-dialog').then((file) => file.KeysDialog), { loading: () => null });
+const BarMenu = dynamic(() => patient(() => import('./bar-menu')).then((file) => file.BarMenu), {
+  loading: () => null,
+});
+const KeysDialog = dynamic(() => patient(() => import('./keys-dialog')).then((file) => file.KeysDialog), {
+  loading: () => null,
+});
 
 export interface TopBarProps {
   readonly person: string;

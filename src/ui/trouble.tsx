@@ -5,8 +5,11 @@ import type { ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { TONES } from '@/words/screens/frame';
 import styles from './trouble.module.css';
+import { patient } from './patient';
 
-const Sentences = dynamic(() => import('./sentences').then((file) => file.Sentences), { loading: () => null });
+const Sentences = dynamic(() => patient(() => import('./sentences')).then((file) => file.Sentences), {
+  loading: () => null,
+});
 
 export type Tone = 'refuse' | 'warn' | 'advise';
 

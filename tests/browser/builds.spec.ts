@@ -30,18 +30,22 @@ const BUILDS: readonly (readonly [name: string, field: string, line: string, fig
   ['Mirror', 'Mirror thickness', 'Outside', '14 1/8 × 18 1/8'],
 ];
 
-test('another build changes the fields, the sizes and the drawing; undo brings back what was', async ({ page }) => {
-  await page.getByLabel('Width').fill('12 x 16');
-  await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
-  for (const [name, field, line, figure] of BUILDS) {
-    await builtAs(page, name);
-    await expect(page.getByLabel(field, { exact: true })).toBeVisible();
-    await expect(tape(page, line).first()).toContainText(figure);
-    await expect(page.getByRole('img', { name: 'The framed piece from the front' })).toBeVisible();
-  }
-  for (let step = 0; step < BUILDS.length; step += 1) await page.keyboard.press('Control+z');
-  await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
-});
+test(
+  'another build changes the fields, the sizes and the drawing; undo brings back what was',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await page.getByLabel('Width').fill('12 x 16');
+    await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
+    for (const [name, field, line, figure] of BUILDS) {
+      await builtAs(page, name);
+      await expect(page.getByLabel(field, { exact: true })).toBeVisible();
+      await expect(tape(page, line).first()).toContainText(figure);
+      await expect(page.getByRole('img', { name: 'The framed piece from the front' })).toBeVisible();
+    }
+    for (let step = 0; step < BUILDS.length; step += 1) await page.keyboard.press('Control+z');
+    await expect(tape(page, 'Window')).toContainText('11 3/4 × 15 3/4');
+  },
+);
 
 test('a floater is ordered, ticketed and worked by its own steps', async ({ page }) => {
   await page.getByLabel('Name', { exact: true }).fill('Skerry, evening');
@@ -97,7 +101,7 @@ test('bench sums answer as they are typed, keep the last good answer, and keep w
   await expect(page.locator('input[name="acrossFlats"]')).toHaveValue('400 mm');
 });
 
-test('the owner prices glazing by a chart, and the desk follows', async ({ page }) => {
+test('the owner prices glazing by a chart, and the desk follows', { tag: '@wide' }, async ({ page }) => {
   const glass = () => tape(page, 'Glazing');
   await page.getByLabel('Width').fill('12 x 16');
   await expect(glass()).toContainText('13.84');

@@ -69,21 +69,25 @@ test('one key switches every figure, and no exact figure changes with it', async
   await expect(total(page, 'Order with tax')).toHaveText(before!);
 });
 
-test('a stale tab is told, keeps what was typed there, and can go on or give way', async ({ page, context }) => {
-  const number = await saveQuote(page, 'Two Tabs');
-  const other = await context.newPage();
-  await other.goto(`/desk/${number}`);
-  await other.getByLabel('Name', { exact: true }).fill('From the other tab');
-  await page.getByLabel('Name', { exact: true }).fill('From this tab');
-  await other.getByRole('button', { name: 'Save quote' }).click();
-  await expect(page.getByText('changed since you opened it')).toBeVisible();
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
-  await expect(page.getByText('Both changed:')).toBeVisible();
-  await page.getByRole('button', { name: 'Go on with this' }).click();
-  await page.getByRole('button', { name: 'Save quote' }).click();
-  await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
-  await expect(other.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
-});
+test(
+  'a stale tab is told, keeps what was typed there, and can go on or give way',
+  { tag: '@wide' },
+  async ({ page, context }) => {
+    const number = await saveQuote(page, 'Two Tabs');
+    const other = await context.newPage();
+    await other.goto(`/desk/${number}`);
+    await other.getByLabel('Name', { exact: true }).fill('From the other tab');
+    await page.getByLabel('Name', { exact: true }).fill('From this tab');
+    await other.getByRole('button', { name: 'Save quote' }).click();
+    await expect(page.getByText('changed since you opened it')).toBeVisible();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
+    await expect(page.getByText('Both changed:')).toBeVisible();
+    await page.getByRole('button', { name: 'Go on with this' }).click();
+    await page.getByRole('button', { name: 'Save quote' }).click();
+    await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
+    await expect(other.getByLabel('Name', { exact: true })).toHaveValue('From this tab');
+  },
+);
 
 test('a moulding that left the price list is named, and everything else is kept', async ({ page }) => {
   await page.getByLabel('Width').fill('10 x 12');

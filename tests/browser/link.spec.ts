@@ -97,28 +97,28 @@ test('on a phone, without scripts: a design is chosen, asked about, agreed to an
   expect(ticket.events[0]).toMatchObject({ what: 'accepted', by: 'By link' });
 });
 
-test('a link that is withdrawn, guessed, or looked at beside a change says so, and shows nothing it should not', async ({
-  page,
-  browser,
-  baseURL,
-}) => {
-  const { number, there } = await linked(page, 'Careful Person', browser, baseURL);
-  await there.getByLabel('Your name, in full').fill('Careful Person');
-  // Meanwhile the shop changes it.
-  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
-  await page.getByLabel('Width').fill('10');
-  await page.keyboard.press('Control+s');
-  await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
-  await there.getByRole('button', { name: /^Agree, / }).click();
-  await expect(there.getByRole('alert').first()).toContainText('The shop changed this order');
-  await expect(there.getByLabel('Your name, in full')).toHaveValue('Careful Person');
+test(
+  'a link that is withdrawn, guessed, or looked at beside a change says so, and shows nothing it should not',
+  { tag: '@wide' },
+  async ({ page, browser, baseURL }) => {
+    const { number, there } = await linked(page, 'Careful Person', browser, baseURL);
+    await there.getByLabel('Your name, in full').fill('Careful Person');
+    // Meanwhile the shop changes it.
+    await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+    await page.getByLabel('Width').fill('10');
+    await page.keyboard.press('Control+s');
+    await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
+    await there.getByRole('button', { name: /^Agree, / }).click();
+    await expect(there.getByRole('alert').first()).toContainText('The shop changed this order');
+    await expect(there.getByLabel('Your name, in full')).toHaveValue('Careful Person');
 
-  await page.getByRole('button', { name: 'Link', exact: true }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Withdraw' }).click();
-  await expect(page.getByRole('dialog').getByText('· withdrawn')).toBeVisible();
-  await there.reload();
-  await expect(there.getByRole('heading', { name: 'This link was withdrawn' })).toBeVisible();
-  expect(await there.content()).not.toContain('Careful Person');
-  const order = await (await page.request.get(`/api/orders/${number}`)).json();
-  expect(order.state).toBe('quoted');
-});
+    await page.getByRole('button', { name: 'Link', exact: true }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Withdraw' }).click();
+    await expect(page.getByRole('dialog').getByText('· withdrawn')).toBeVisible();
+    await there.reload();
+    await expect(there.getByRole('heading', { name: 'This link was withdrawn' })).toBeVisible();
+    expect(await there.content()).not.toContain('Careful Person');
+    const order = await (await page.request.get(`/api/orders/${number}`)).json();
+    expect(order.state).toBe('quoted');
+  },
+);

@@ -49,45 +49,47 @@ test('the jobs that wait are planned, a leg is moved by hand, the plan confirmed
   await expect(page.getByText(/1 leg, 1 again/).filter({ visible: true })).toBeVisible();
 });
 
-test('a piece is added by typing and found by its label; what cannot be is said beside its field; nothing typed is lost', async ({
-  page,
-}) => {
-  await signIn(page, 'Maro');
-  await page.goto('/rack');
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-  await page.getByLabel('Length').fill('10 3');
-  await page.getByLabel('Dents and scratches').fill('1 to 90');
-  await page.getByRole('button', { name: 'Add to the rack' }).click();
-  await expect(page.getByRole('alert').first()).toBeVisible();
-  await page.getByLabel('Length').fill('41 3/8');
-  await page.getByRole('button', { name: 'Add to the rack' }).click();
-  await expect(page.getByText('is not a stretch of a piece')).toBeVisible();
-  await expect(page.getByLabel('Length')).toHaveValue('41 3/8');
-  await page.getByLabel('Dents and scratches').fill('1 to 2 1/2');
-  await page.getByLabel('Place', { exact: true }).fill('Rack Z, 9');
-  await page.getByRole('button', { name: 'Add to the rack' }).click();
-  const row = page.getByRole('row', { name: /Rack Z, 9/ });
-  await expect(row).toBeVisible();
-  const code = (await row.getByRole('cell').first().textContent())!;
-  await page.getByLabel('Scan a label, or find a piece').fill(code.toLowerCase());
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: `Change ${code}` })).toBeVisible();
-  await expect(page.getByLabel('Dents and scratches')).toHaveValue('1 in to 2 1/2 in');
-  const label = await page.request.get(`/papers/rack-label/${code}`);
-  expect(label.headers()['content-type']).toBe('application/pdf');
+test(
+  'a piece is added by typing and found by its label; what cannot be is said beside its field; nothing typed is lost',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await signIn(page, 'Maro');
+    await page.goto('/rack');
+    await page.getByRole('button', { name: 'Add a piece' }).click();
+    await page.getByLabel('Length').fill('10 3');
+    await page.getByLabel('Dents and scratches').fill('1 to 90');
+    await page.getByRole('button', { name: 'Add to the rack' }).click();
+    await expect(page.getByRole('alert').first()).toBeVisible();
+    await page.getByLabel('Length').fill('41 3/8');
+    await page.getByRole('button', { name: 'Add to the rack' }).click();
+    await expect(page.getByText('is not a stretch of a piece')).toBeVisible();
+    await expect(page.getByLabel('Length')).toHaveValue('41 3/8');
+    await page.getByLabel('Dents and scratches').fill('1 to 2 1/2');
+    await page.getByLabel('Place', { exact: true }).fill('Rack Z, 9');
+    await page.getByRole('button', { name: 'Add to the rack' }).click();
+    const row = page.getByRole('row', { name: /Rack Z, 9/ });
+    await expect(row).toBeVisible();
+    const code = (await row.getByRole('cell').first().textContent())!;
+    await page.getByLabel('Scan a label, or find a piece').fill(code.toLowerCase());
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: `Change ${code}` })).toBeVisible();
+    await expect(page.getByLabel('Dents and scratches')).toHaveValue('1 in to 2 1/2 in');
+    const label = await page.request.get(`/papers/rack-label/${code}`);
+    expect(label.headers()['content-type']).toBe('application/pdf');
 
-  // A scan opens the piece and changes nothing: what is typed now is still there, and is what is kept.
-  await page.getByLabel('Place', { exact: true }).fill('Rack Z, 10');
-  await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByRole('row', { name: /Rack Z, 10/ })).toContainText(code);
+    // A scan opens the piece and changes nothing: what is typed now is still there, and is what is kept.
+    await page.getByLabel('Place', { exact: true }).fill('Rack Z, 10');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByRole('row', { name: /Rack Z, 10/ })).toContainText(code);
 
-  await page.getByLabel('The rack as CSV').setInputFiles({
-    name: 'x.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from('kind,material,length\nstick,GHOST,20\n'),
-  });
-  await expect(page.getByText(/GHOST/).first()).toBeVisible();
-});
+    await page.getByLabel('The rack as CSV').setInputFiles({
+      name: 'x.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('kind,material,length\nstick,GHOST,20\n'),
+    });
+    await expect(page.getByText(/GHOST/).first()).toBeVisible();
+  },
+);
 
 test('the mat cutter plays the cuts of a mat and refuses what it cannot cut', async ({ page }) => {
   await signIn(page, 'Maro');

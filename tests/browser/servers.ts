@@ -1,5 +1,5 @@
 /** Where the servers of the browser tests listen: a demo for each worker, and one empty shop, which one spec sets up. */
-export const WORKERS = 2;
+export const WORKERS = 3;
 /** Answers when all of them do. */
 export const READY_PORT = 3929;
 export const SHOP_PORT = 3930;

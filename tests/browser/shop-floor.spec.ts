@@ -85,35 +85,37 @@ test('two benches on one job: the later tap is told, nothing is done twice', asy
   await expect(stale.getByRole('heading', { level: 1 })).toContainText('Cut the legs');
 });
 
-test('the card terminal declines, walks away and is asked again; more than the balance is refused beside the field', async ({
-  page,
-}) => {
-  await signIn(page, 'Tobin');
-  await saveQuote(page, 'Card Holder');
-  await accept(page);
-  await page.getByLabel('Amount to take').fill('9999');
-  await page.getByRole('button', { name: 'Take cash' }).click();
-  await expect(page.getByText('9999.00 is more than the balance')).toBeVisible();
-  await page.getByLabel('Amount to take').fill('fifty');
-  await page.getByRole('button', { name: 'Take cash' }).click();
-  await expect(page.getByText('“fifty” is not an amount')).toBeVisible();
-  await page.getByLabel('Amount to take').fill('50');
-  await page.getByRole('button', { name: 'is declined' }).click();
-  await page.getByRole('button', { name: 'By card' }).click();
-  await expect(page.getByText(/of it would still be missing\. Say why/)).toBeVisible();
-  await page.getByLabel(/^Why less than the/).fill('the rest on Friday');
-  await page.getByRole('button', { name: 'By card' }).click();
-  await expect(page.getByText('The card was declined')).toBeVisible();
-  await page.getByRole('button', { name: 'walks away' }).click();
-  await page.getByRole('button', { name: 'By card' }).click();
-  await expect(page.getByText('The terminal has not answered about 50.00')).toBeVisible();
-  await page.reload();
-  await page.getByRole('button', { name: 'Ask again' }).click();
-  await expect(page.getByText('deposit, card')).toBeVisible();
-  await expect(page.getByText('reverse')).toHaveCount(1);
-});
+test(
+  'the card terminal declines, walks away and is asked again; more than the balance is refused beside the field',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await signIn(page, 'Tobin');
+    await saveQuote(page, 'Card Holder');
+    await accept(page);
+    await page.getByLabel('Amount to take').fill('9999');
+    await page.getByRole('button', { name: 'Take cash' }).click();
+    await expect(page.getByText('9999.00 is more than the balance')).toBeVisible();
+    await page.getByLabel('Amount to take').fill('fifty');
+    await page.getByRole('button', { name: 'Take cash' }).click();
+    await expect(page.getByText('“fifty” is not an amount')).toBeVisible();
+    await page.getByLabel('Amount to take').fill('50');
+    await page.getByRole('button', { name: 'is declined' }).click();
+    await page.getByRole('button', { name: 'By card' }).click();
+    await expect(page.getByText(/of it would still be missing\. Say why/)).toBeVisible();
+    await page.getByLabel(/^Why less than the/).fill('the rest on Friday');
+    await page.getByRole('button', { name: 'By card' }).click();
+    await expect(page.getByText('The card was declined')).toBeVisible();
+    await page.getByRole('button', { name: 'walks away' }).click();
+    await page.getByRole('button', { name: 'By card' }).click();
+    await expect(page.getByText('The terminal has not answered about 50.00')).toBeVisible();
+    await page.reload();
+    await page.getByRole('button', { name: 'Ask again' }).click();
+    await expect(page.getByText('deposit, card')).toBeVisible();
+    await expect(page.getByText('reverse')).toHaveCount(1);
+  },
+);
 
-test('a bad list is refused row by row; a huge one is not even read', async ({ page }) => {
+test('a bad list is refused row by row; a huge one is not even read', { tag: '@wide' }, async ({ page }) => {
   await signIn(page);
   await page.goto('/books');
   await page.getByRole('button', { name: 'Import a list' }).click();

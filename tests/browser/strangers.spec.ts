@@ -204,16 +204,20 @@ test('the owner sees what happened, ends a session there, and its stream ends wi
   await other.context().close();
 });
 
-test('settings are kept, refused beside their field when they are out of bounds, and backed up', async ({ page }) => {
-  await signIn(page);
-  await page.goto('/settings');
-  await page.getByRole('textbox', { name: 'Signed out when idle for' }).fill('2');
-  await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('“2” was read. A whole number from 5 to 10080 was expected.')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Signed out when idle for' }).fill('480');
-  await page.getByRole('button', { name: 'Save settings' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await expect(page.getByText('Edition 2, by Ines')).toBeVisible();
-  await page.getByRole('button', { name: 'Back up now' }).click();
-  await expect(page.getByText(/^lopren-\d{4}-\d{2}-\d{2}-\d{6}\.tar\.gz$/)).toBeVisible({ timeout: 30_000 });
-});
+test(
+  'settings are kept, refused beside their field when they are out of bounds, and backed up',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await signIn(page);
+    await page.goto('/settings');
+    await page.getByRole('textbox', { name: 'Signed out when idle for' }).fill('2');
+    await page.getByRole('button', { name: 'Save settings' }).click();
+    await expect(page.getByText('“2” was read. A whole number from 5 to 10080 was expected.')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Signed out when idle for' }).fill('480');
+    await page.getByRole('button', { name: 'Save settings' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+    await expect(page.getByText('Edition 2, by Ines')).toBeVisible();
+    await page.getByRole('button', { name: 'Back up now' }).click();
+    await expect(page.getByText(/^lopren-\d{4}-\d{2}-\d{2}-\d{6}\.tar\.gz$/)).toBeVisible({ timeout: 30_000 });
+  },
+);

@@ -76,7 +76,7 @@ test('a piece is photographed, straightened, marked and signed for before it is 
   expect(await drawn.getAttribute('href')).toMatch(/^\/api\/photos\/[0-9a-f]{64}/);
 });
 
-test('what is no photo is refused with what to do, and what was there stays', async ({ page }) => {
+test('what is no photo is refused with what to do, and what was there stays', { tag: '@wide' }, async ({ page }) => {
   await page.goto('/desk');
   await page.getByLabel('Width').fill('8 x 10');
   await page.getByRole('button', { name: 'Photos and condition' }).click();
@@ -141,49 +141,51 @@ test('a receipt is printed for what is left here', async ({ page }) => {
   expect((await response.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });
 
-test('customers: found though misspelt, joined while somebody has the other open, exported and forgotten', async ({
-  page,
-}, info) => {
-  await page.goto('/customers');
-  for (const [name, phone] of [
-    ['Ottoline Brack', '555 0871'],
-    ['Otoline Brak', '555 0872'],
-  ] as const) {
-    await page.goto('/customers?add');
-    await page.getByLabel('Name', { exact: true }).fill(name);
-    await page.getByLabel('Phone', { exact: true }).fill(phone);
-    await page.getByRole('form', { name: 'Add a customer' }).getByRole('button').click();
-    await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
-  }
-  const gone = page.url();
-  await page.keyboard.press('Escape');
-  await page.getByRole('heading', { level: 1 }).click();
-  await page.keyboard.press('/');
-  await page.getByLabel(/Find anything: an order/).fill('Ottolin Brack');
-  await expect(page.getByRole('button', { name: /Ottoline Brack/ })).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Ottoline Brack', level: 1 })).toBeVisible();
-  await page.getByRole('button', { name: 'Join with another entry' }).click();
-  await page.getByLabel('The other entry: name or phone').fill('0872');
-  await page.getByRole('button', { name: 'Join Otoline Brak, 555 0872 into this one' }).click();
-  await expect(page.getByLabel('Notes, for the shop only')).toHaveValue('555 0872');
-  // Whoever still has the other's address is led to the one that stays.
-  await page.goto(gone);
-  await expect(page.getByText('This entry was joined with another, which is shown.')).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Ottoline Brack', level: 1 })).toBeVisible();
-  const list = await page.request.get('/api/v1/export/customers.csv');
-  const text = await list.text();
-  expect(text).toContain('Ottoline Brack,555 0871');
-  expect(text).not.toContain('Otoline');
-  const file = info.outputPath('list.csv');
-  fs.writeFileSync(file, text);
-  await page.goto('/customers');
-  await page.getByRole('button', { name: 'Import a list' }).first().click();
-  await page.getByLabel('Import a list').setInputFiles(file);
-  await expect(page.getByText(/^0 added, \d+ known before/)).toBeVisible();
-  await page.goto(gone);
-  await page.getByRole('button', { name: 'Forget this customer' }).click();
-  await page.getByRole('button', { name: 'Forget for good' }).click();
-  await expect(page.getByText('This customer was forgotten')).toBeVisible();
-  expect(await (await page.request.get('/api/v1/export/customers.csv')).text()).not.toContain('Ottoline');
-});
+test(
+  'customers: found though misspelt, joined while somebody has the other open, exported and forgotten',
+  { tag: '@wide' },
+  async ({ page }, info) => {
+    await page.goto('/customers');
+    for (const [name, phone] of [
+      ['Ottoline Brack', '555 0871'],
+      ['Otoline Brak', '555 0872'],
+    ] as const) {
+      await page.goto('/customers?add');
+      await page.getByLabel('Name', { exact: true }).fill(name);
+      await page.getByLabel('Phone', { exact: true }).fill(phone);
+      await page.getByRole('form', { name: 'Add a customer' }).getByRole('button').click();
+      await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+    }
+    const gone = page.url();
+    await page.keyboard.press('Escape');
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('/');
+    await page.getByLabel(/Find anything: an order/).fill('Ottolin Brack');
+    await expect(page.getByRole('button', { name: /Ottoline Brack/ })).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Ottoline Brack', level: 1 })).toBeVisible();
+    await page.getByRole('button', { name: 'Join with another entry' }).click();
+    await page.getByLabel('The other entry: name or phone').fill('0872');
+    await page.getByRole('button', { name: 'Join Otoline Brak, 555 0872 into this one' }).click();
+    await expect(page.getByLabel('Notes, for the shop only')).toHaveValue('555 0872');
+    // Whoever still has the other's address is led to the one that stays.
+    await page.goto(gone);
+    await expect(page.getByText('This entry was joined with another, which is shown.')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Ottoline Brack', level: 1 })).toBeVisible();
+    const list = await page.request.get('/api/v1/export/customers.csv');
+    const text = await list.text();
+    expect(text).toContain('Ottoline Brack,555 0871');
+    expect(text).not.toContain('Otoline');
+    const file = info.outputPath('list.csv');
+    fs.writeFileSync(file, text);
+    await page.goto('/customers');
+    await page.getByRole('button', { name: 'Import a list' }).first().click();
+    await page.getByLabel('Import a list').setInputFiles(file);
+    await expect(page.getByText(/^0 added, \d+ known before/)).toBeVisible();
+    await page.goto(gone);
+    await page.getByRole('button', { name: 'Forget this customer' }).click();
+    await page.getByRole('button', { name: 'Forget for good' }).click();
+    await expect(page.getByText('This customer was forgotten')).toBeVisible();
+    expect(await (await page.request.get('/api/v1/export/customers.csv')).text()).not.toContain('Ottoline');
+  },
+);

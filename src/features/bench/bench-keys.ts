@@ -1,6 +1,6 @@
 'use client';
 /** What the keyboard and the scanner do at the bench. */
-import { useEffect, useState } from 'react';
+import { useEffect, useLayoutEffect, useState } from 'react';
 import { isTyping } from '@/ui/keys';
 import { SCAN_CODES } from '@/core/route/scan-codes';
 import { ticketIn } from './find-job';
@@ -42,7 +42,8 @@ export function useScanner(open: (ticket: string) => void, act: (act: ScannedAct
 
 /** Enter ends the step that is shown, unless it belongs to something else. */
 export function useEnter(then: (() => void) | undefined): void {
-  useEffect(() => {
+  // With what is painted: an Enter that follows what was just shown counts.
+  useLayoutEffect(() => {
     const hear = (event: KeyboardEvent) => {
       if (
         event.key !== 'Enter' ||

@@ -25,14 +25,23 @@ import { JobSide } from './job-side';
 import { Measured } from './measured';
 import { StepDrawing } from './step-drawing';
 import { StepLines, StepMarks, StepPlanned } from './step-lines';
+import { patient } from '@/ui/patient';
 
-const FinalCheck = dynamic(() => import('./final-check').then((file) => file.FinalCheck), { loading: () => null });
-const EarlyDialog = dynamic(() => import('./early-dialog').then((file) => file.EarlyDialog), { loading: () => null });
-const OpenedDialog = dynamic(() => import('./opened-dialog').then((file) => file.OpenedDialog), {
+const FinalCheck = dynamic(() => patient(() => import('./final-check')).then((file) => file.FinalCheck), {
   loading: () => null,
 });
-const Together = dynamic(() => import('./together').then((file) => file.Together), { loading: () => null });
-const HoldDialog = dynamic(() => import('./hold-dialog').then((file) => file.HoldDialog), { loading: () => null });
+const EarlyDialog = dynamic(() => patient(() => import('./early-dialog')).then((file) => file.EarlyDialog), {
+  loading: () => null,
+});
+const OpenedDialog = dynamic(() => patient(() => import('./opened-dialog')).then((file) => file.OpenedDialog), {
+  loading: () => null,
+});
+const Together = dynamic(() => patient(() => import('./together')).then((file) => file.Together), {
+  loading: () => null,
+});
+const HoldDialog = dynamic(() => patient(() => import('./hold-dialog')).then((file) => file.HoldDialog), {
+  loading: () => null,
+});
 
 type JobStep = JobView['steps'][number];
 

@@ -14,8 +14,9 @@ import { useUnit } from '@/ui/units';
 import { measuredText } from '@/words/measured';
 import { MEASURE } from '@/words/screens/bench';
 import styles from './bench.module.css';
+import { patient } from '@/ui/patient';
 
-const MeasureDialog = dynamic(() => import('./measure-dialog').then((file) => file.MeasureDialog), {
+const MeasureDialog = dynamic(() => patient(() => import('./measure-dialog')).then((file) => file.MeasureDialog), {
   loading: () => null,
 });
 

@@ -12,8 +12,9 @@ import { People } from './people';
 import { PriceList } from './price-list';
 import { PriceRules } from './price-rules';
 import { useHydrated } from '@/ui/use-hydrated';
+import { patient } from '@/ui/patient';
 
-const ImportList = dynamic(() => import('./import/import-list').then((file) => file.ImportList), {
+const ImportList = dynamic(() => patient(() => import('./import/import-list')).then((file) => file.ImportList), {
   loading: () => null,
 });
 

@@ -7,9 +7,14 @@ import styles from './books.module.css';
 import { CONCESSION } from '@/words/screens/concession';
 import { PEOPLE } from '@/words/screens/books';
 import { ROLE_NAMES } from '@/words/screens/roles';
+import { patient } from '@/ui/patient';
 
-const PersonLimit = dynamic(() => import('./person-limit').then((file) => file.PersonLimit), { loading: () => null });
-const PersonForm = dynamic(() => import('./person-form').then((file) => file.PersonForm), { loading: () => null });
+const PersonLimit = dynamic(() => patient(() => import('./person-limit')).then((file) => file.PersonLimit), {
+  loading: () => null,
+});
+const PersonForm = dynamic(() => patient(() => import('./person-form')).then((file) => file.PersonForm), {
+  loading: () => null,
+});
 
 /** Who works here. The owner adds people; each has a PIN. */
 export function People({ people, owner }: { people: readonly PersonView[]; owner: boolean }) {

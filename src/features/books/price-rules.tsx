@@ -10,8 +10,11 @@ import { RULES } from '@/words/screens/books';
 import { MATERIALS } from '@/words/screens/materials';
 import { PRICES } from '@/words/screens/prices';
 import { TABLE } from '@/words/screens/table';
+import { patient } from '@/ui/patient';
 
-const RuleForm = dynamic(() => import('./rule-form').then((file) => file.RuleForm), { loading: () => null });
+const RuleForm = dynamic(() => patient(() => import('./rule-form')).then((file) => file.RuleForm), {
+  loading: () => null,
+});
 
 const says = (rule: GroupRule) =>
   rule.school === 'chart' && rule.chart ? RULES.chart(rule.chart.steps.length) : RULES.costTimes(rule.markup);

@@ -21,6 +21,7 @@ import { Cancel } from './cancel';
 import { Ledger } from './ledger';
 import { Terms } from './terms';
 import { TakePayment } from './take-payment';
+import { patient } from '@/ui/patient';
 
 /** How the piece may be touched, and what goes back with it. */
 function Care({ care }: { care: CareView | undefined }) {
@@ -34,8 +35,12 @@ function Care({ care }: { care: CareView | undefined }) {
   return said.length > 0 && <p>{said.join('. ')}</p>;
 }
 
-const GiveBack = dynamic(() => import('./give-back').then((file) => file.GiveBack), { loading: () => null });
-const HandOver = dynamic(() => import('./hand-over').then((file) => file.HandOver), { loading: () => null });
+const GiveBack = dynamic(() => patient(() => import('./give-back')).then((file) => file.GiveBack), {
+  loading: () => null,
+});
+const HandOver = dynamic(() => patient(() => import('./hand-over')).then((file) => file.HandOver), {
+  loading: () => null,
+});
 
 /** `pictures`: each piece as it was agreed, by its id; drawn by the server, since nothing of it changes. */
 interface Props {

@@ -4,11 +4,17 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { OrderView } from '@/contract/views';
 import { CANCEL } from '@/words/screens/collect';
+import { patient } from '@/ui/patient';
 
-const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'cancel-order'>), {
+const ReasonForm = dynamic(
+  () => patient(() => import('./reason-form')).then((file) => file.ReasonForm<'cancel-order'>),
+  {
+    loading: () => null,
+  },
+);
+const CancelPaid = dynamic(() => patient(() => import('./cancel-paid')).then((file) => file.CancelPaid), {
   loading: () => null,
 });
-const CancelPaid = dynamic(() => import('./cancel-paid').then((file) => file.CancelPaid), { loading: () => null });
 
 /** An order that is not handed over can be cancelled, with its reason; where money came, with what of it is kept. */
 export function Cancel({ order }: { order: OrderView }) {

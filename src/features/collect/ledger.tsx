@@ -8,10 +8,14 @@ import { Cash } from '@/ui/figures';
 import { dayName } from '@/words/materials';
 import { LEDGER } from '@/words/screens/collect';
 import styles from './collect.module.css';
+import { patient } from '@/ui/patient';
 
-const ReasonForm = dynamic(() => import('./reason-form').then((file) => file.ReasonForm<'reverse-payment'>), {
-  loading: () => null,
-});
+const ReasonForm = dynamic(
+  () => patient(() => import('./reason-form')).then((file) => file.ReasonForm<'reverse-payment'>),
+  {
+    loading: () => null,
+  },
+);
 
 export function Ledger({ order }: { order: OrderView }) {
   /** The payment that is being reversed, and the id of the line that reverses it. */

@@ -19,8 +19,11 @@ import { useCommand } from '@/ui/use-command';
 import { wrongAmount } from '@/ui/wrong-amount';
 import { PAY } from '@/words/screens/collect';
 import styles from './collect.module.css';
+import { patient } from '@/ui/patient';
 
-const Otherwise = dynamic(() => import('./otherwise').then((file) => file.Otherwise), { loading: () => null });
+const Otherwise = dynamic(() => patient(() => import('./otherwise')).then((file) => file.Otherwise), {
+  loading: () => null,
+});
 
 const ACTS = ['pays', 'is declined', 'walks away', 'pays unheard'] as const;
 type Acts = (typeof ACTS)[number];

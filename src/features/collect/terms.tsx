@@ -7,8 +7,11 @@ import type { OrderView } from '@/contract/views';
 import { type Money, formatMoney } from '@/core/units/money';
 import { TERMS } from '@/words/screens/collect';
 import styles from './collect.module.css';
+import { patient } from '@/ui/patient';
 
-const TermsForm = dynamic(() => import('./terms-form').then((file) => file.TermsForm), { loading: () => null });
+const TermsForm = dynamic(() => patient(() => import('./terms-form')).then((file) => file.TermsForm), {
+  loading: () => null,
+});
 
 export function Terms({ order, owner }: { order: OrderView; owner: boolean }) {
   const [changing, setChanging] = useState(false);

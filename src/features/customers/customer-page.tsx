@@ -16,9 +16,10 @@ import { dayName } from '@/words/materials';
 import { CUSTOMER_PAGE } from '@/words/screens/customers';
 import { CustomerForm } from './customer-form';
 import styles from './customers.module.css';
+import { patient } from '@/ui/patient';
 
-const Join = dynamic(() => import('./joining').then((file) => file.Join), { loading: () => null });
-const Forget = dynamic(() => import('./joining').then((file) => file.Forget), { loading: () => null });
+const Join = dynamic(() => patient(() => import('./joining')).then((file) => file.Join), { loading: () => null });
+const Forget = dynamic(() => patient(() => import('./joining')).then((file) => file.Forget), { loading: () => null });
 
 const PICTURE = 132;
 

@@ -13,11 +13,17 @@ import { useLate } from '@/ui/use-late';
 import { worthAsking } from '@/ui/worth-asking';
 import { CUSTOMERS } from '@/words/screens/customers';
 import styles from './customers.module.css';
+import { patient } from '@/ui/patient';
 
-const AddCustomer = dynamic(() => import('./add-customer').then((file) => file.AddCustomer), { loading: () => null });
-const ImportCustomers = dynamic(() => import('./import-customers').then((file) => file.ImportCustomers), {
+const AddCustomer = dynamic(() => patient(() => import('./add-customer')).then((file) => file.AddCustomer), {
   loading: () => null,
 });
+const ImportCustomers = dynamic(
+  () => patient(() => import('./import-customers')).then((file) => file.ImportCustomers),
+  {
+    loading: () => null,
+  },
+);
 
 const LATE_MS = 90;
 

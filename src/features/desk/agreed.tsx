@@ -15,8 +15,11 @@ import styles from './desk.module.css';
 import { Drawings } from './drawings';
 import { PieceTabs, piecePanel } from './piece-tabs';
 import { Tape, Totals } from './tape';
+import { patient } from '@/ui/patient';
 
-const LinkDialog = dynamic(() => import('./link-dialog').then((file) => file.LinkDialog), { loading: () => null });
+const LinkDialog = dynamic(() => patient(() => import('./link-dialog')).then((file) => file.LinkDialog), {
+  loading: () => null,
+});
 
 export function AgreedOrder({ order: first }: { order: OrderView }) {
   const { view: order } = useView(`/api/orders/${first.number}`, first, [

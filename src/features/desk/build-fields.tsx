@@ -14,8 +14,11 @@ import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
 import { BUILD_FIELDS } from '@/words/screens/desk-sections';
+import { patient } from '@/ui/patient';
 
-const Sentences = dynamic(() => import('@/ui/sentences').then((file) => file.Sentences), { loading: () => null });
+const Sentences = dynamic(() => patient(() => import('@/ui/sentences')).then((file) => file.Sentences), {
+  loading: () => null,
+});
 
 const SEAT = [
   [BUILD_FIELDS.insideWidthTop, 'top'],

@@ -5,8 +5,11 @@ import { useState } from 'react';
 import { CHANGE } from '@/words/screens/desk-change';
 import type { ChangeProps } from './change';
 import styles from './desk.module.css';
+import { patient } from '@/ui/patient';
 
-const ChangeDialog = dynamic(() => import('./change').then((file) => file.ChangeDialog), { loading: () => null });
+const ChangeDialog = dynamic(() => patient(() => import('./change')).then((file) => file.ChangeDialog), {
+  loading: () => null,
+});
 
 /** At the foot of the tape, while an agreed order is changed. */
 export function ChangeFoot(props: ChangeProps) {

@@ -9,6 +9,7 @@ import { formatLength } from '@/core/units/format-length';
 import type { Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
 import { FractionText } from '@/ui/figures';
+import { patient } from '@/ui/patient';
 import { buildName } from '@/words/builds';
 import { KIND_NAMES, hangingText } from '@/words/materials';
 import styles from './desk.module.css';
@@ -16,7 +17,7 @@ import { PieceSection } from './piece-section';
 import type { SectionProps } from './section-props';
 import { CHOICES } from '@/words/screens/desk';
 
-const later = () => import('./later-sections');
+const later = () => patient(() => import('./later-sections'));
 // Each has a boundary of its own: without it the whole desk would be hidden while one section is fetched.
 const MatSection = dynamic(() => later().then((file) => file.MatSection), { loading: () => null });
 const FrameSection = dynamic(() => later().then((file) => file.FrameSection), { loading: () => null });

@@ -35,9 +35,12 @@ import styles from './compare.module.css';
 import { piecePanel } from './piece-tabs';
 import type { Desk } from './use-desk';
 import type { Shown } from './workbench';
+import { patient } from '@/ui/patient';
 
-const AdviceDialog = dynamic(() => import('./advice').then((file) => file.AdviceDialog), { loading: () => null });
-const Vary = dynamic(() => import('./vary').then((file) => file.Vary), { loading: () => null });
+const AdviceDialog = dynamic(() => patient(() => import('./advice')).then((file) => file.AdviceDialog), {
+  loading: () => null,
+});
+const Vary = dynamic(() => patient(() => import('./vary')).then((file) => file.Vary), { loading: () => null });
 
 interface Candidate {
   readonly letter: Letter;

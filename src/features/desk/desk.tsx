@@ -19,19 +19,36 @@ import { piecePanel } from './piece-tabs';
 import { Tape, Totals } from './tape';
 import { type Desk, type DeskStart, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
+import { patient } from '@/ui/patient';
 
-const Standing = dynamic(() => import('./standing').then((file) => file.Standing), { loading: () => null });
-const CustomerDialog = dynamic(() => import('./customer').then((file) => file.CustomerDialog), { loading: () => null });
-const Concession = dynamic(() => import('./concession').then((file) => file.Concession), { loading: () => null });
-const Compare = dynamic(() => import('./compare').then((file) => file.Compare), { loading: () => null });
-const OnTheWall = dynamic(() => import('./on-the-wall').then((file) => file.OnTheWall), { loading: () => null });
-const MatByHand = dynamic(() => import('./mat-by-hand').then((file) => file.MatByHand), { loading: () => null });
-const NothingToDraw = dynamic(() => import('./nothing-to-draw').then((file) => file.NothingToDraw), {
+const Standing = dynamic(() => patient(() => import('./standing')).then((file) => file.Standing), {
   loading: () => null,
 });
-const DeskLink = dynamic(() => import('./desk-link').then((file) => file.DeskLink), { loading: () => null });
-const ChangeFoot = dynamic(() => import('./change-foot').then((file) => file.ChangeFoot), { loading: () => null });
-const AcceptDialog = dynamic(() => import('./accept').then((file) => file.AcceptDialog), { loading: () => null });
+const CustomerDialog = dynamic(() => patient(() => import('./customer')).then((file) => file.CustomerDialog), {
+  loading: () => null,
+});
+const Concession = dynamic(() => patient(() => import('./concession')).then((file) => file.Concession), {
+  loading: () => null,
+});
+const Compare = dynamic(() => patient(() => import('./compare')).then((file) => file.Compare), { loading: () => null });
+const OnTheWall = dynamic(() => patient(() => import('./on-the-wall')).then((file) => file.OnTheWall), {
+  loading: () => null,
+});
+const MatByHand = dynamic(() => patient(() => import('./mat-by-hand')).then((file) => file.MatByHand), {
+  loading: () => null,
+});
+const NothingToDraw = dynamic(() => patient(() => import('./nothing-to-draw')).then((file) => file.NothingToDraw), {
+  loading: () => null,
+});
+const DeskLink = dynamic(() => patient(() => import('./desk-link')).then((file) => file.DeskLink), {
+  loading: () => null,
+});
+const ChangeFoot = dynamic(() => patient(() => import('./change-foot')).then((file) => file.ChangeFoot), {
+  loading: () => null,
+});
+const AcceptDialog = dynamic(() => patient(() => import('./accept')).then((file) => file.AcceptDialog), {
+  loading: () => null,
+});
 
 /** What stands in the place of the drawing; by hand, beside the price. */
 type Beside = 'compare' | 'wall' | 'mat';

@@ -17,6 +17,7 @@ import { MANY } from '@/words/screens/many';
 import styles from './desk.module.css';
 import { Choose, TextField, Tick } from './inputs';
 import type { SectionProps } from './section-props';
+import { patient } from '@/ui/patient';
 
 type Extra = NonNullable<Design['extras']>[number];
 const MOST_ALIKE = 1000;
@@ -198,7 +199,7 @@ function AddExtra({ priced, onAdd, onClose }: AddProps) {
   );
 }
 
-const Many = dynamic(() => import('./many').then((file) => file.Many), { loading: () => null });
+const Many = dynamic(() => patient(() => import('./many')).then((file) => file.Many), { loading: () => null });
 
 export function ExtrasSection({ shop, piece, worked, pieces = 1, desk }: SectionProps) {
   const { count = 1, rush = false, extras = [] } = piece.design;

@@ -18,8 +18,9 @@ import { shapeName } from '@/words/build-parts';
 import { Choose, FromList, Measure, Tick, Toggle } from './inputs';
 import { type SectionProps, codeOf } from './section-props';
 import { MAT } from '@/words/screens/desk-sections';
+import { patient } from '@/ui/patient';
 
-const SeveralFields = dynamic(() => import('./several-fields').then((file) => file.SeveralFields), {
+const SeveralFields = dynamic(() => patient(() => import('./several-fields')).then((file) => file.SeveralFields), {
   loading: () => null,
 });
 

@@ -26,8 +26,11 @@ import { WALL } from '@/words/screens/wall';
 import { piecePanel } from './piece-tabs';
 import type { Desk } from './use-desk';
 import styles from './wall.module.css';
+import { patient } from '@/ui/patient';
 
-const PhotoColour = dynamic(() => import('./photo-colour').then((file) => file.PhotoColour), { loading: () => null });
+const PhotoColour = dynamic(() => patient(() => import('./photo-colour')).then((file) => file.PhotoColour), {
+  loading: () => null,
+});
 
 /** What is seen of the wall, in millimetres: from below the floor up. */
 const ROOM = { above: 2500, below: 130, side: 300 } as const;

@@ -11,8 +11,9 @@ import { keptScreen } from './kept-screen';
 import { PieceTabs } from './piece-tabs';
 import { Promised } from './promised';
 import type { Desk } from './use-desk';
+import { patient } from '@/ui/patient';
 
-const Showing = dynamic(() => import('./showing').then((file) => file.Showing), { loading: () => null });
+const Showing = dynamic(() => patient(() => import('./showing')).then((file) => file.Showing), { loading: () => null });
 
 export function OrderBar({
   desk,

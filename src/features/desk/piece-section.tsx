@@ -20,10 +20,13 @@ import { buildName, choiceName } from '@/words/builds';
 import { Choose, Measure, TextField, Tick, Toggle } from './inputs';
 import { type SectionProps } from './section-props';
 import { PIECE_FIELDS } from '@/words/screens/desk';
+import { patient } from '@/ui/patient';
 
-const BuildFields = dynamic(() => import('./later-sections').then((file) => file.BuildFields), { loading: () => null });
+const BuildFields = dynamic(() => patient(() => import('./later-sections')).then((file) => file.BuildFields), {
+  loading: () => null,
+});
 
-const HouseDesigns = dynamic(() => import('./house-designs').then((file) => file.HouseDesigns), {
+const HouseDesigns = dynamic(() => patient(() => import('./house-designs')).then((file) => file.HouseDesigns), {
   loading: () => null,
 });
 

@@ -4,8 +4,11 @@ import dynamic from 'next/dynamic';
 import { panelOf } from '@/ui/panel';
 import { DESK } from '@/words/screens/desk';
 import styles from './desk.module.css';
+import { patient } from '@/ui/patient';
 
-const Tabs = dynamic(() => import('@/ui/tabs').then((file) => file.Tabs<number>), { loading: () => null });
+const Tabs = dynamic(() => patient(() => import('@/ui/tabs')).then((file) => file.Tabs<number>), {
+  loading: () => null,
+});
 const PIECES = 'pieces';
 
 interface Props {

@@ -7,8 +7,11 @@ import { type Calendar, hoursOn } from '@/core/schedule/calendar';
 import { DESK } from '@/words/screens/desk';
 import { dayName } from '@/words/materials';
 import styles from './desk.module.css';
+import { patient } from '@/ui/patient';
 
-const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
+const DayPicker = dynamic(() => patient(() => import('@/ui/day-picker')).then((file) => file.DayPicker), {
+  loading: () => null,
+});
 
 export function Promised({
   day,

@@ -23,11 +23,14 @@ import { figureName } from '@/words/builds';
 import { hangingText, lineName } from '@/words/materials';
 import styles from './tape.module.css';
 import { TAPE } from '@/words/screens/desk';
+import { patient } from '@/ui/patient';
 
-const Margin = dynamic(() => import('./margin').then((file) => file.Margin), { loading: () => null });
+const Margin = dynamic(() => patient(() => import('./margin')).then((file) => file.Margin), { loading: () => null });
 // The sentences of all cautions come with the first one.
-const CautionNote = dynamic(() => import('./caution-note').then((file) => file.CautionNote), { loading: () => null });
-const Parts = dynamic(() => import('./tape-parts').then((file) => file.Parts), { loading: () => null });
+const CautionNote = dynamic(() => patient(() => import('./caution-note')).then((file) => file.CautionNote), {
+  loading: () => null,
+});
+const Parts = dynamic(() => patient(() => import('./tape-parts')).then((file) => file.Parts), { loading: () => null });
 
 function Line({
   name,

@@ -15,8 +15,11 @@ import { useUnit } from '@/ui/units';
 import { MATERIALS } from '@/words/screens/materials';
 import { type AnySheet, SHEET_KINDS, type SheetKind } from './sheet-values';
 import styles from './materials.module.css';
+import { patient } from '@/ui/patient';
 
-const SheetForm = dynamic(() => import('./sheet-form').then((file) => file.SheetForm), { loading: () => null });
+const SheetForm = dynamic(() => patient(() => import('./sheet-form')).then((file) => file.SheetForm), {
+  loading: () => null,
+});
 
 interface BooksView {
   readonly shop: ShopView;

@@ -13,8 +13,11 @@ import { FAULT_NAMES } from '@/words/screens/care';
 import { PIECE_PAGE, SIDE_NAMES } from '@/words/screens/record';
 import styles from './piece.module.css';
 import { photoUrl, sendPhoto } from './send-photo';
+import { patient } from '@/ui/patient';
 
-const Straighten = dynamic(() => import('./straighten').then((file) => file.Straighten), { loading: () => null });
+const Straighten = dynamic(() => patient(() => import('./straighten')).then((file) => file.Straighten), {
+  loading: () => null,
+});
 
 type Change = (make: (record: PieceRecord) => PieceRecord) => void;
 const READS = 'image/jpeg,image/png,image/webp,image/avif,image/tiff,image/gif,image/*';

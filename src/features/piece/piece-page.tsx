@@ -15,8 +15,9 @@ import { Condition, newFault } from './condition';
 import { Photos } from './photos';
 import styles from './piece.module.css';
 import { useRecord } from './use-record';
+import { patient } from '@/ui/patient';
 
-const Sign = dynamic(() => import('./sign').then((file) => file.Sign), { loading: () => null });
+const Sign = dynamic(() => patient(() => import('./sign')).then((file) => file.Sign), { loading: () => null });
 
 function Value({ view }: { view: PieceView }) {
   if (!view.maySign) return null;

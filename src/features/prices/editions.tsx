@@ -9,8 +9,9 @@ import { useCommand } from '@/ui/use-command';
 import { dayName } from '@/words/materials';
 import { PRICES } from '@/words/screens/prices';
 import styles from './prices.module.css';
+import { patient } from '@/ui/patient';
 
-const EditionChanges = dynamic(() => import('./edition-changes').then((file) => file.EditionChanges), {
+const EditionChanges = dynamic(() => patient(() => import('./edition-changes')).then((file) => file.EditionChanges), {
   loading: () => null,
 });
 

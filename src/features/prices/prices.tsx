@@ -16,12 +16,17 @@ import { PRICES } from '@/words/screens/prices';
 import { Editions } from './editions';
 import { CHARGED_MOUNTS, type PriceChoices, type PriceValues, choicesOf, rulesOf, valuesOf } from './price-values';
 import styles from './prices.module.css';
+import { patient } from '@/ui/patient';
 
-const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
+const DayPicker = dynamic(() => patient(() => import('@/ui/day-picker')).then((file) => file.DayPicker), {
+  loading: () => null,
+});
 
-const Minutes = dynamic(() => import('./minutes').then((file) => file.Minutes), { loading: () => null });
-const Would = dynamic(() => import('./would').then((file) => file.Would), { loading: () => null });
-const LastMonth = dynamic(() => import('./what-if').then((file) => file.LastMonth), { loading: () => null });
+const Minutes = dynamic(() => patient(() => import('./minutes')).then((file) => file.Minutes), { loading: () => null });
+const Would = dynamic(() => patient(() => import('./would')).then((file) => file.Would), { loading: () => null });
+const LastMonth = dynamic(() => patient(() => import('./what-if')).then((file) => file.LastMonth), {
+  loading: () => null,
+});
 
 type Values = PriceValues & { why: string };
 

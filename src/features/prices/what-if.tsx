@@ -12,8 +12,9 @@ import { post } from '@/ui/send';
 import { Trouble } from '@/ui/trouble';
 import { PRICES_HELD } from '@/words/screens/prices-held';
 import styles from './prices.module.css';
+import { patient } from '@/ui/patient';
 
-const Held = dynamic(() => import('./held').then((file) => file.Held), { loading: () => null });
+const Held = dynamic(() => patient(() => import('./held')).then((file) => file.Held), { loading: () => null });
 
 type Read = { readonly rules: PriceRules } | { readonly wrong: readonly Issue[] };
 

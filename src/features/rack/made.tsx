@@ -15,8 +15,11 @@ import { RackPlaces, useRack } from './rack-places';
 import styles from './rack.module.css';
 import { together } from './together';
 import { cents, gapWords, percent, shareLost } from './words';
+import { patient } from '@/ui/patient';
 
-const SpoilDialog = dynamic(() => import('./spoil').then((file) => file.SpoilDialog), { loading: () => null });
+const SpoilDialog = dynamic(() => patient(() => import('./spoil')).then((file) => file.SpoilDialog), {
+  loading: () => null,
+});
 
 const TICKETS_SHOWN = 3;
 

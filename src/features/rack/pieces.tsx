@@ -18,8 +18,11 @@ import { RackPlaces, nameOf, useRack } from './rack-places';
 import { type Longest, RackTable } from './rack-table';
 import styles from './rack.module.css';
 import { useHydrated } from '@/ui/use-hydrated';
+import { patient } from '@/ui/patient';
 
-const PieceForm = dynamic(() => import('./piece-form').then((file) => file.PieceForm), { loading: () => null });
+const PieceForm = dynamic(() => patient(() => import('./piece-form')).then((file) => file.PieceForm), {
+  loading: () => null,
+});
 
 const LISTS = ['mouldings', 'mats', 'glazings', 'backings'] as const;
 

@@ -11,8 +11,9 @@ import { PlanJobs } from './plan-jobs';
 import { RackPlaces } from './rack-places';
 import styles from './rack.module.css';
 import { BUDGETS_MS, type PlanPage, usePlanPage } from './use-plan-page';
+import { patient } from '@/ui/patient';
 
-const Made = dynamic(() => import('./plan-made').then((file) => file.Made), { loading: () => null });
+const Made = dynamic(() => patient(() => import('./plan-made')).then((file) => file.Made), { loading: () => null });
 
 function Go({ page }: { page: PlanPage }) {
   const { running, progress, plans, chosen } = page;

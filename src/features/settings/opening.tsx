@@ -7,9 +7,14 @@ import { WEEKDAYS } from '@/core/schedule/calendar';
 import { Field } from '@/ui/form';
 import { OPENING } from '@/words/screens/settings';
 import styles from './settings.module.css';
+import { patient } from '@/ui/patient';
 
-const ClosedDays = dynamic(() => import('./closed-days').then((file) => file.ClosedDays), { loading: () => null });
-const DayPicker = dynamic(() => import('@/ui/day-picker').then((file) => file.DayPicker), { loading: () => null });
+const ClosedDays = dynamic(() => patient(() => import('./closed-days')).then((file) => file.ClosedDays), {
+  loading: () => null,
+});
+const DayPicker = dynamic(() => patient(() => import('@/ui/day-picker')).then((file) => file.DayPicker), {
+  loading: () => null,
+});
 
 interface Props {
   readonly today: string;

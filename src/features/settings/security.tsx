@@ -12,8 +12,11 @@ import { momentText } from '@/words/moments';
 import { ROLE_NAMES } from '@/words/screens/roles';
 import { SECURITY, addressText, securityWhat } from '@/words/screens/door';
 import styles from './settings.module.css';
+import { patient } from '@/ui/patient';
 
-const PinForm = dynamic(() => import('./pin-form').then((file) => file.PinForm), { loading: () => null });
+const PinForm = dynamic(() => patient(() => import('./pin-form')).then((file) => file.PinForm), {
+  loading: () => null,
+});
 
 type Person = SecurityView['people'][number];
 

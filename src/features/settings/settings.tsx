@@ -17,6 +17,7 @@ import { BackUps } from './back-ups';
 import { readWeek, typedWeek } from './hours';
 import { Opening } from './opening';
 import styles from './settings.module.css';
+import { patient } from '@/ui/patient';
 
 type Counted = keyof typeof SETTING_WORDS;
 const DOOR: readonly Counted[] = ['idleMinutes', 'sessionDays', 'wrongPins', 'longestWait'];
@@ -24,11 +25,11 @@ const MONEY: readonly Counted[] = ['refundLimit', 'marginFloor'];
 const WAITS: readonly Counted[] = ['glueHours', 'dryHours', 'pressMinutes'];
 const KEPT: readonly Counted[] = ['backUpHour', 'backUpsKept'];
 
-const AccountNumbers = dynamic(() => import('./account-numbers').then((file) => file.AccountNumbers), {
+const AccountNumbers = dynamic(() => patient(() => import('./account-numbers')).then((file) => file.AccountNumbers), {
   loading: () => null,
 });
 
-const Custody = dynamic(() => import('./custody').then((file) => file.Custody), { loading: () => null });
+const Custody = dynamic(() => patient(() => import('./custody')).then((file) => file.Custody), { loading: () => null });
 
 type Listed = 'places' | 'lockedPlaces';
 type Told = 'pieceTerms' | 'contact' | 'quoteTerms';

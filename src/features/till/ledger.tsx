@@ -9,8 +9,9 @@ import { Cell, Row, SheetTable } from '@/ui/sheet-table';
 import { dayName } from '@/words/materials';
 import { ACCOUNT_NAMES, LEDGER_PAGE, entryName, soldName } from '@/words/screens/till';
 import styles from './till.module.css';
+import { patient } from '@/ui/patient';
 
-const Payout = dynamic(() => import('./payout').then((file) => file.Payout), { loading: () => null });
+const Payout = dynamic(() => patient(() => import('./payout')).then((file) => file.Payout), { loading: () => null });
 
 const NOTHING = <Cell num />;
 /** A debit in the first of two columns, a credit in the second. */

@@ -17,12 +17,23 @@ import { TILL, entryName } from '@/words/screens/till';
 import { type Counts, Counting, miscounted, piecesOf } from './counting';
 import { movedBy } from './moved-by';
 import styles from './till.module.css';
+import { patient } from '@/ui/patient';
 
-const CloseDay = dynamic(() => import('./close-day').then((file) => file.CloseDay), { loading: () => null });
-const MoveCash = dynamic(() => import('./move-cash').then((file) => file.MoveCash), { loading: () => null });
-const SellVoucher = dynamic(() => import('./sell-voucher').then((file) => file.SellVoucher), { loading: () => null });
-const TakeBack = dynamic(() => import('./take-back').then((file) => file.TakeBack), { loading: () => null });
-const AddTill = dynamic(() => import('./add-till').then((file) => file.AddTill), { loading: () => null });
+const CloseDay = dynamic(() => patient(() => import('./close-day')).then((file) => file.CloseDay), {
+  loading: () => null,
+});
+const MoveCash = dynamic(() => patient(() => import('./move-cash')).then((file) => file.MoveCash), {
+  loading: () => null,
+});
+const SellVoucher = dynamic(() => patient(() => import('./sell-voucher')).then((file) => file.SellVoucher), {
+  loading: () => null,
+});
+const TakeBack = dynamic(() => patient(() => import('./take-back')).then((file) => file.TakeBack), {
+  loading: () => null,
+});
+const AddTill = dynamic(() => patient(() => import('./add-till')).then((file) => file.AddTill), {
+  loading: () => null,
+});
 
 /** What is done at a till now and then, each with a form of its own. */
 const ACTS = ['cash', 'voucher', 'till'] as const;

@@ -27,9 +27,14 @@ import {
 } from './cells';
 import styles from './grid.module.css';
 import { useHistory } from './use-history';
+import { patient } from '@/ui/patient';
 
-const Preview = dynamic(() => import('../import/preview').then((file) => file.Preview), { loading: () => null });
-const CellFault = dynamic(() => import('./cell-fault').then((file) => file.CellFault), { loading: () => null });
+const Preview = dynamic(() => patient(() => import('../import/preview')).then((file) => file.Preview), {
+  loading: () => null,
+});
+const CellFault = dynamic(() => patient(() => import('./cell-fault')).then((file) => file.CellFault), {
+  loading: () => null,
+});
 
 const WIDTHS: Readonly<Record<string, number>> = {
   code: 104,

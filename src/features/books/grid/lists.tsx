@@ -10,12 +10,13 @@ import { Tabs } from '@/ui/tabs';
 import { BOOKS } from '@/words/screens/books';
 import { TABLE } from '@/words/screens/table';
 import styles from './grid.module.css';
+import { patient } from '@/ui/patient';
 
-const ListTable = dynamic(() => import('./list-table').then((file) => file.ListTable), {
+const ListTable = dynamic(() => patient(() => import('./list-table')).then((file) => file.ListTable), {
   loading: () => null,
   ssr: false,
 });
-const ImportList = dynamic(() => import('../import/import-list').then((file) => file.ImportList), {
+const ImportList = dynamic(() => patient(() => import('../import/import-list')).then((file) => file.ImportList), {
   loading: () => null,
 });
 
