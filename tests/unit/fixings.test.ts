@@ -11,6 +11,7 @@ import { HOLES } from '@/core/fixings/screws';
 import { Has } from '@/core/instructions/has';
 import { instructionsFor } from '@/core/instructions/instructions';
 import { mapScene } from '@/core/drawing/marking-map';
+import { stepScene } from '@/core/drawing/steps';
 import { type MapMark, labelled, markingMap } from '@/core/instructions/marking-map';
 import { marksOf } from '@/core/instructions/marks';
 import { defaultSettings } from '@/core/settings';
@@ -364,6 +365,38 @@ describe('what was seen go wrong', () => {
     const at = (part: string) => said.findIndex((one) => one.includes(part));
     expect(at('first cut out')).toBeGreaterThan(0);
     expect(at('first cut out')).toBeLessThan(at('Guide:'));
+  });
+
+  it('each mat is drawn with its own window between its own borders (C3)', () => {
+    const mats = [...exampleDesign().mats, { ...exampleDesign().mats[0]!, reveal: mm(6) }];
+    const has = worked({ mats });
+    const scene = stepScene(has, 'cut-mats')!;
+    const told = scene.shapes.flatMap((shape) => (shape.kind === 'length' ? [shape.value] : []));
+    const layers = has.worked.parts.flatMap((part) => (part.kind === 'flat' && part.layer ? [part] : []));
+    expect(layers).toHaveLength(2);
+    for (const { layer, cut } of layers) {
+      const { window, border } = layer!.cut;
+      for (const one of [window.w, window.h, ...Object.values(border)]) expect(told).toContain(one);
+      expect(border.left + window.w + border.right).toBe(cut.w);
+      expect(border.top + window.h + border.bottom).toBe(cut.h);
+    }
+    // The windows differ, and each is once as wide as its figure says.
+    const holes = scene.shapes.flatMap((shape) => (shape.kind === 'area' && shape.fill === '#ffffff' ? [shape] : []));
+    const wide = (points: readonly (readonly [number, number])[]) => points[1]![0] - points[0]![0];
+    expect(holes.map(({ points }) => wide(points).toFixed(3))).toEqual(
+      layers.map(({ layer }) => toMm(layer!.cut.window.w).toFixed(3)),
+    );
+  });
+
+  it('of a turned edge the cut-out is drawn within the fold, with its figures (A8)', () => {
+    const mats = [{ ...exampleDesign().mats[0]!, style: 'turned' as const }];
+    const has = worked({ mats });
+    const { turned, cut } = has.worked.sizes.matted!.layers[0]!;
+    const scene = stepScene(has, 'cut-mats')!;
+    const told = scene.shapes.flatMap((shape) => (shape.kind === 'length' ? [shape] : []));
+    const big = told.flatMap(({ tone, value }) => (tone === 'next' ? [value] : []));
+    expect(big).toEqual([turned!.cutOut.w, turned!.cutOut.h]);
+    expect(told.map(({ value }) => value)).toEqual(expect.arrayContaining([cut.window.w, cut.window.h]));
   });
 
   it('a pastel, which is never turned over, has its back done upright (A9)', () => {

@@ -71,11 +71,30 @@ describe('a mat for the cutting machine', () => {
     expect(play.ok && play.value.cuts.map((cut) => cut.layer)).toEqual(['BEVEL', 'OUTLINE']);
   });
 
-  it('scores a turned edge and goes straight through its cut-out', () => {
+  it('scores a turned edge, slits its corners and then goes straight through its cut-out', () => {
     const one = design();
     const [file] = filesOf({ ...one, mats: [{ ...one.mats[0]!, style: 'turned' }] });
-    expect(file!.paths.map((path) => path.layer)).toEqual(['OUTLINE', 'SCORE', 'OUTLINE']);
-    expect(codes(cutter.take(writeDxf(file!)))).toBe('ok');
+    const slit = { layer: 'OUTLINE', closed: false };
+    expect(file!.paths.map(({ layer, closed }) => ({ layer, closed }))).toEqual([
+      { layer: 'OUTLINE', closed: true },
+      { layer: 'SCORE', closed: true },
+      { layer: 'OUTLINE', closed: true },
+      ...[slit, slit, slit, slit],
+    ]);
+    const [, fold, cutOut, ...slits] = file!.paths;
+    // Each from a corner of the cut-out to one of the fold, and every corner once.
+    for (const [from, to] of slits.map(({ points }) => points)) {
+      expect(cutOut!.points).toContainEqual(from);
+      expect(fold!.points).toContainEqual(to);
+    }
+    expect(new Set(slits.map(({ points }) => points.join())).size).toBe(4);
+    const play = cutter.take(writeDxf(file!));
+    expect(play.ok && play.value.cuts.map(({ layer, length }) => `${layer} ${length > 100}`)).toEqual([
+      'SCORE true',
+      ...Array<string>(4).fill('OUTLINE false'),
+      'OUTLINE true',
+      'OUTLINE true',
+    ]);
   });
 });
 

@@ -85,6 +85,14 @@ export const rectangle = (x: number, y: number, w: number, h: number): Point[] =
   [x, y + h],
 ];
 
+/** The same shape, so far to the right and down. */
+export function moved(shape: Shape, [x, y]: Point): Shape {
+  const to = ([px, py]: Point): Point => [px + x, py + y];
+  if ('points' in shape) return { ...shape, points: shape.points.map(to) };
+  if (shape.kind !== 'picture') return { ...shape, at: to(shape.at) };
+  return { ...shape, at: to(shape.at), clip: { ...shape.clip, x: shape.clip.x + x, y: shape.clip.y + y } };
+}
+
 /** `#rrggbb` made lighter (above 0) or darker (below 0), -1 to 1. */
 export function shade(colour: string, by: number): string {
   const to = by > 0 ? 255 : 0;

@@ -7,11 +7,11 @@ import { isMarked, labelled, markingMap } from '../instructions/marking-map';
 import { type Mark, marksOf } from '../instructions/marks';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import type { StepKey } from '../route/steps';
-import { type Length, type Size, toMm } from '../units/length';
+import { type Length, type Size, grow, plus, size, times, toMm } from '../units/length';
 import { backScene } from './back';
 import { dimensions } from './dimensions';
 import { frontScene } from './front';
-import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
+import { INK, type Point, type Scene, type Shape, moved, rectangle } from './scene';
 
 const NEXT = '#0e6a5e';
 const BOARD = '#f3ead9';
@@ -112,39 +112,68 @@ function fromBehind(has: Has, step: StepKey): Scene {
   return { width: w, height: h, shapes, about: step };
 }
 
-/** Mats as they lie on the cutter, each window with its figures. */
-function matsScene(has: Has): Scene {
-  const { matted, cutPackage } = has.worked.sizes;
-  const [w, h] = [toMm(cutPackage.w), toMm(cutPackage.h)];
-  if (!matted) return { width: w, height: h, shapes: [], about: 'mats' };
-  const [top] = matted.layers;
-  const at = { left: toMm(top!.border.left), top: toMm(top!.border.top) };
-  const windows = matted.windows.flatMap((window): Shape[] => {
-    const [x, y] = [at.left + toMm(window.left), at.top + toMm(window.top)];
-    const [ww, wh] = [toMm(window.w) + 2 * toMm(top!.back), toMm(window.h) + 2 * toMm(top!.back)];
+/** One mat as it lies on the cutter: its own windows, each with its figures, and its own borders. */
+function matShapes({ layer, windows = [], cut }: FlatPart, colour: string): Shape[] {
+  const [w, h] = [toMm(cut.w), toMm(cut.h)];
+  const { border, window: only } = layer!.cut;
+  const alone = windows.length === 1;
+  const sides: Shape[] = alone
+    ? [
+        figure(toMm(border.left) / 2, h / 2, border.left),
+        figure(w - toMm(border.right) / 2, h / 2, border.right),
+        figure(w / 2, toMm(border.top) / 2, border.top),
+        figure(w / 2, h - toMm(border.bottom) / 2, border.bottom),
+      ]
+    : [];
+  const holes = windows.flatMap((window): Shape[] => {
+    const open = alone ? only : grow(size(window.w, window.h), times(layer!.back, 2));
+    const at: Point = [
+      toMm(alone ? border.left : plus(layer!.border.left, window.left)),
+      toMm(alone ? border.top : plus(layer!.border.top, window.top)),
+    ];
+    const [ww, wh] = [toMm(open.w), toMm(open.h)];
+    const folded = layer!.turned;
+    const tab = folded ? toMm(folded.tab) : 0;
+    // Of a turned edge the cut-out comes first: its figures stand largest, within its own box.
+    const shown = folded ? folded.cutOut : open;
     return [
-      area(rectangle(x, y, ww, wh), '#ffffff'),
-      figure(x + ww / 2, y + wh * 0.38, top!.cut.window.w === window.w ? top!.cut.window.w : window.w, 'next'),
-      figure(x + ww / 2, y + wh * 0.62, window.h, 'next'),
+      area(rectangle(...at, ww, wh), folded ? colour : '#ffffff', folded !== undefined),
+      ...(folded ? [area(rectangle(at[0] + tab, at[1] + tab, ww - 2 * tab, wh - 2 * tab), '#ffffff')] : []),
+      figure(at[0] + ww / 2, at[1] + wh * 0.38, shown.w, 'next'),
+      figure(at[0] + ww / 2, at[1] + wh * 0.62, shown.h, 'next'),
+      ...(folded && alone
+        ? [figure(at[0] + ww / 2, at[1] + tab / 2, open.w), figure(at[0] + tab / 2, at[1] + wh / 2, open.h)]
+        : []),
     ];
   });
-  const { border } = top!.cut;
-  const sides: Shape[] =
-    matted.windows.length === 1
-      ? [
-          figure(at.left / 2, h / 2, border.left),
-          figure(w - toMm(border.right) / 2, h / 2, border.right),
-          figure(w / 2, at.top / 2, border.top),
-          figure(w / 2, h - toMm(border.bottom) / 2, border.bottom),
-        ]
-      : [];
-  const shapes = [
-    area(rectangle(0, 0, w, h), BOARD),
-    ...windows,
-    ...sides,
-    ...dimensions(cutPackage, Math.max(w, h) * 0.08),
-  ];
-  return { width: w, height: h, shapes, about: 'mats' };
+  return [area(rectangle(0, 0, w, h), colour), ...holes, ...sides];
+}
+
+/** The mats beside or below one another, the top one first, each numbered as its lines are. */
+function matsScene({ worked }: Has): Scene {
+  const mats = worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && part.layer !== undefined);
+  const { cutPackage } = worked.sizes;
+  const [w, h] = [toMm(cutPackage.w), toMm(cutPackage.h)];
+  const gap = Math.max(w, h) * 0.14;
+  const lying = w > h;
+  const shapes = mats.flatMap((mat, index): Shape[] => {
+    const colour = mat.part === 'hidden spacer' ? BOARD : (worked.resolved.mats[index]?.colour ?? BOARD);
+    const by: Point = lying ? [0, index * (h + gap)] : [index * (w + gap), 0];
+    const number: Shape[] =
+      mats.length > 1 ? [{ kind: 'text', at: [w * 0.04, h * 0.05], text: `${index + 1}`, anchor: 'middle' }] : [];
+    return [...matShapes(mat, colour), ...number].map((shape) => moved(shape, by));
+  });
+  const many = Math.max(1, mats.length);
+  const height = lying ? many * h + (many - 1) * gap : h;
+  return {
+    width: lying ? w : many * w + (many - 1) * gap,
+    height,
+    shapes: [
+      ...shapes,
+      ...dimensions(cutPackage, Math.max(w, h) * 0.08).map((shape) => moved(shape, [0, lying ? height - h : 0])),
+    ],
+    about: 'mats',
+  };
 }
 
 /** Sheets of one kind, the largest behind, each with its figures. */

@@ -1,6 +1,6 @@
 /** Small drawings of single sums, to scale, from the figures that were typed and worked out (millimetres by their keys). */
 import { length } from '../units/length';
-import { INK, type Point, type Scene, type Shape, rectangle } from './scene';
+import { INK, moved, rectangle, type Point, type Scene, type Shape } from './scene';
 
 const WOOD = '#9a7b52';
 const PALE = '#d6bf92';
@@ -35,11 +35,11 @@ const scene = (width: number, height: number, shapes: readonly Shape[]): Scene =
 });
 const around = (width: number, height: number, shapes: readonly Shape[], share = 0.12): Scene => {
   const margin = Math.max(width, height) * share;
-  const shift = ([x, y]: Point): Point => [x + margin, y + margin];
-  const moved = shapes.map((shape): Shape =>
-    'points' in shape ? { ...shape, points: shape.points.map(shift) } : { ...shape, at: shift(shape.at) },
+  return scene(
+    width + 2 * margin,
+    height + 2 * margin,
+    shapes.map((shape) => moved(shape, [margin, margin])),
   );
-  return scene(width + 2 * margin, height + 2 * margin, moved);
 };
 
 /** The mat from behind: left and right have changed places; centre lines and guide settings. */

@@ -1,7 +1,7 @@
 /**
  * A mat as paths for a cutting machine, in millimetres from the lower left of the board as drawn from its face: OUTLINE
  * round the board, BEVEL for each window, SCORE where a turned edge is folded; the cut-out of a turned edge goes straight
- * through and is OUTLINE too. Written as DXF and SVG, one layer each. Source: handbook, sizes, "Mats".
+ * through and is OUTLINE too, with a slit to each corner. Written as DXF and SVG, one layer each. Source: handbook, sizes, "Mats".
  */
 import type { CutLayer, Window } from '../builds/build';
 import { type Dot, type Looks, type VectorFile, type VectorPath, dxfOf, round, svgOf } from '../drawing/vector-file';
@@ -63,6 +63,18 @@ export function matFile(part: FlatPart, name: string): MatFile | undefined {
       closed: true,
       points: inner.slice(0, -1).map((point) => flip(point, [at[0] + tab, at[1] + tab])),
     });
+    if (window.shape.shape !== 'rectangle') continue;
+    // From each corner of the cut-out to that of the window, so that the tabs fold without a crease.
+    const [ww, wh] = [toMm(layer.turned.cutOut.w) + 2 * tab, toMm(layer.turned.cutOut.h) + 2 * tab];
+    for (const [x, y] of [
+      [0, 0],
+      [ww, 0],
+      [ww, wh],
+      [0, wh],
+    ] as const) {
+      const inward: Dot = [x + (x === 0 ? tab : -tab), y + (y === 0 ? tab : -tab)];
+      paths.push({ layer: 'OUTLINE', closed: false, points: [flip(inward, at), flip([x, y], at)] });
+    }
   }
   return { name, w, h, paths };
 }

@@ -65,7 +65,8 @@ function check(paths: readonly CutPath[], { bedW, bedH }: Machine): Outcome<read
   if (low < -CLOSES_MM || w > bedW || h > bedH)
     return bad(issue('machine-bed', { w: Math.round(w), h: Math.round(h), bedW, bedH }));
   for (const path of paths) {
-    if (path.closed || path.layer === 'SCORE') continue;
+    // A straight cut ends where it ends: a slit to the corner of a turned edge.
+    if (path.closed || path.layer === 'SCORE' || (path.layer === 'OUTLINE' && path.points.length === 2)) continue;
     const gap = apart(path.points[0]!, path.points.at(-1)!);
     if (gap > CLOSES_MM) return bad(issue('machine-open', { layer: path.layer, gap: Math.round(gap * 100) / 100 }));
   }
