@@ -148,9 +148,13 @@ export function workOut(design: Design, shop: WorkOutContext): Outcome<WorkedOut
     return 'issues' in tried ? undefined : tried;
   };
   const { prices } = shop;
-  const route = routeOf(job, sizes, laid, scope, prices?.minutes);
+  const hangs = hanging !== undefined && !hanging.noWood;
+  const route = routeOf(job, sizes, laid, scope, hanging !== undefined, prices?.minutes);
   const price =
-    prices && withinLimit(() => pricePiece(resolved, sizes, laid, scope, shop.minutes ?? minutesOf(route), prices));
+    prices &&
+    withinLimit(() =>
+      pricePiece(resolved, sizes, laid, scope, { minutes: shop.minutes ?? minutesOf(route), hangs }, prices),
+    );
   if (price && !price.ok) return price;
   return good({
     resolved,

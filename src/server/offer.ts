@@ -95,6 +95,6 @@ export function notIncluded({ resolved: { design }, hanging, stack }: WorkedOut)
       QUOTE.glazing,
     assembled === 'customer' && QUOTE.assembly,
     frame && !hanging && QUOTE.hangers,
-    !delivered && QUOTE.delivery,
+    !delivered && !(design.extras ?? []).some(({ taxGroup }) => taxGroup === 'delivery') && QUOTE.delivery,
   ].filter((one) => one !== false);
 }

@@ -95,7 +95,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
     `Rip from ${f.from === 'sheet' ? 'the sheet' : 'boards'}: ${f.strips} × ${len('width')} wide, ${len('thick')} thick, ${len('length')} of each; a cut takes ${len('kerf')}.`,
   'glue-up': ({ f, len }) => `Glue ${f.strips} strips up to ${len('height')}, clamped flat, edges flush.`,
   rebate: ({ f, len }) =>
-    `Rebate ${len('width')} wide, ${len('depth')} deep, in ${f.passes === 1 ? 'one pass' : `${f.passes} passes`}; try it with a scrap of the package.`,
+    `Rebate ${f.side ? `the legs ${SIDE[String(f.side)]} ` : ''}${len('width')} wide, ${len('depth')} deep, in ${f.passes === 1 ? 'one pass' : `${f.passes} passes`}; try it with a scrap of the package.`,
   'rough-legs': ({ f, len }) => `Cut ${f.count} rough to ${len('length')}.`,
   'finish-when': ({ f }) =>
     f.when === 'before' ? 'Coat it before it is mitred, sanded between coats.' : 'It is coated after joining.',

@@ -346,7 +346,7 @@ describe('what holds a piece', () => {
       exact: { w: inch('19 5/8'), h: inch('27 1/2') },
     });
     const line = (worked: WorkedOut) => worked.price!.lines.find((one) => one.key === 'backing')!;
-    expect(line(bonded).quantity).toMatch(/^2 × /);
+    expect(line(bonded).quantity).toBe('4.43 sq ft + 3.75 sq ft');
     expect(line(bonded).amount).toBeGreaterThan(2 * line(bare).amount);
     const own = done({ ...dry, mountBoard: { code: 'B3' } });
     expect(own.stack.total - bare.stack.total).toBe(mm(8));

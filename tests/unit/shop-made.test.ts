@@ -6,7 +6,7 @@ import { instructionsOf } from '@/core/instructions/instructions';
 import { blocks } from '@/core/route/state';
 import { STEPS } from '@/core/route/steps';
 import { defaultSettings } from '@/core/settings';
-import { inches } from '@/core/units/length';
+import { inches, length, mm } from '@/core/units/length';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import { sayLine } from '@/words/instructions';
 import { exampleDesign, shop } from '../shop';
@@ -50,6 +50,23 @@ describe('moulding that is made here', () => {
   ])('%s waits and is finished as chosen', (_how, shopMade, waits, finishes) => {
     const worked = works(made(shopMade));
     expect([step(worked, 'make-moulding')!.waits, step(worked, 'finish') !== undefined]).toEqual([waits, finishes]);
+  });
+
+  it('is rebated once, at the width it ends as where a frame must match another (C12)', () => {
+    const { outside } = works(example).sizes;
+    const wanted = (w: number, h: number) => {
+      const size = { w: length(outside!.w - mm(w)), h: length(outside!.h - mm(h)) };
+      const design = { ...example, frame: { ...example.frame, outside: size, shopMade: two } };
+      const all = instructionsOf(works(design), defaultSettings('in')).flatMap(({ lines }) => lines);
+      expect(all.filter(({ code }) => code === 'widen-rabbet')).toEqual([]);
+      return all.flatMap(({ code, figures }) => (code === 'rebate' ? [[figures.side, figures.width]] : []));
+    };
+    const usual = works(example).resolved.moulding.rabbetWidth;
+    expect(wanted(4, 4)).toEqual([['', usual + mm(2)]]);
+    expect(wanted(2, 4)).toEqual([
+      ['w', usual + mm(1)],
+      ['h', usual + mm(2)],
+    ]);
   });
 
   it('says what is ripped, glued, rebated, and how rough the legs are cut (R64)', () => {

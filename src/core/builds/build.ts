@@ -260,6 +260,8 @@ export interface BuildFacts {
   readonly frameless?: true;
   /** Where it has a mat, its edge is shown: it floats in the window, which covers nothing. */
   readonly floatsInWindow?: true;
+  /** The board that its piece lies on, where the desk begins with one: the shop's usual mat, or its board of boxes. */
+  readonly brings?: 'mat' | 'box board';
   /** Has no mat unless one is asked for. */
   readonly startsWithoutMat?: true;
   /** Its frame is of metal sections, and of nothing else. */

@@ -6,15 +6,21 @@ import type { Design, DefaultMaterials } from './design';
 
 const FLAT = length(96);
 
+/** The code of the board that a build begins with, as the shop has it. */
+function broughtBy(build: BuildCode, { mat, boxBoard }: DefaultMaterials): string | undefined {
+  const { brings } = BUILDS[build];
+  return brings === 'mat' ? mat : brings === 'box board' ? boxBoard : undefined;
+}
+
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
   if (build === design.build) return design;
   const { own: _own, several, spacer, fillet, mount: _mount, sideBoard: _sides, mountBoard: board, ...rest } = design;
   const of = BUILDS[build];
   const uses = (part: (typeof of.uses)[number]) => of.uses.includes(part);
-  // The board that a box began with goes with the box.
-  const ofTheBox =
-    BUILDS[design.build].uses.includes('sideBoard') && board && 'code' in board && board.code === defaults.boxBoard;
-  const mountBoard = ofTheBox ? undefined : board;
+  // The board that a build began with goes with it.
+  const begun = broughtBy(design.build, defaults);
+  const mountBoard = board && 'code' in board && board.code === begun ? undefined : board;
+  const brought = broughtBy(build, defaults);
   const usual = of.usualPiece;
   const before = BUILDS[design.build].usualPiece;
   const wasUsual = before ? design.piece.kind === before.kind : true;
@@ -38,11 +44,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(spacer && mats.length > 0 ? { spacer } : {}),
     ...(fillet && mats.length > 0 ? { fillet } : {}),
     frame: { ...design.frame, allowance: of.allowance(settings) },
-    ...(mountBoard
-      ? { mountBoard }
-      : uses('sideBoard') && defaults.boxBoard
-        ? { mountBoard: { code: defaults.boxBoard } }
-        : {}),
+    ...(mountBoard ? { mountBoard } : brought === undefined ? {} : { mountBoard: { code: brought } }),
     ...(of.mirrored && defaults.mirror ? { glazing: { code: defaults.mirror } } : {}),
     ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: defaults.glazing } } : {}),
   };

@@ -124,7 +124,8 @@ export function legLines(has: Has): Line[] {
   lines.push(...shapeLines(has));
   const outer = worked.sizes.frames.at(-1);
   const wanted = outer && wantedOutside(design.frame, outer.moulding);
-  if (wanted && outer?.rabbet && has.framed)
+  // What is made here was rebated at what it ends as.
+  if (wanted && outer?.rabbet && has.framed && !design.frame.shopMade)
     for (const side of ['w', 'h'] as const) {
       const widened = widening(
         wanted[side],

@@ -52,19 +52,23 @@ const goods = (code: Exclude<LineCode, 'extra'>, quantity: string, made: readonl
   workings: made.map((charge) => charge.working),
 });
 
-type FrameCode = 'moulding' | 'liner' | 'fillet';
-function frameLine({ book }: Pricing, code: FrameCode, frame: Sizes['frames'][number]): PriceLine | undefined {
-  const { moulding, lengthCharged } = frame;
+function frameCharge({ book }: Pricing, { moulding, lengthCharged }: Sizes['frames'][number]): Made | undefined {
   const rule = ruled(book.groups.moulding, moulding.price);
-  if (rule.school === 'chart' && rule.chart) {
-    const made = byChart(moulding.name, rule.chart, lengthCharged);
-    return made && goods(code, made.shown, [made]);
-  }
+  if (rule.school === 'chart' && rule.chart) return byChart(moulding.name, rule.chart, lengthCharged);
   if (!moulding.cost) return undefined;
   const { amount: cost, per } = moulding.cost;
   const sold = soldLength(lengthCharged, per, book.sellingStep[per]);
   const made = charge('moulding', { quantity: sold, figure: toDecimal(sold, 5), of: per }, cost, rule);
-  return goods(code, `${toDecimal(sold, 4)} ${per}`, [made]);
+  return { ...made, shown: `${toDecimal(sold, 4)} ${per}` };
+}
+/** The wood of one kind, of one frame or of several in one another, each with its own working. */
+function framesLine(
+  pricing: Pricing,
+  code: 'moulding' | 'liner' | 'fillet',
+  frames: Sizes['frames'],
+): PriceLine | undefined {
+  const made = frames.flatMap((frame) => frameCharge(pricing, frame) ?? []);
+  return made.length === 0 ? undefined : goods(code, together(made), made);
 }
 
 /** Two pairs of metal sections, each as long as it is stocked; with the corner sets of one frame (R75). */
@@ -121,9 +125,16 @@ type LayerCode = 'mats' | 'glazing' | 'backing' | 'filler' | 'sides';
 function layersLine(pricing: Pricing, code: LayerCode, group: Group, layers: readonly Layer[]): PriceLine | undefined {
   const rule = pricing.book.groups[group];
   const charged = layers.flatMap((layer) => layerCharge(pricing, layer, rule) ?? []);
-  if (charged.length === 0) return undefined;
-  const count = charged.length > 1 ? `${charged.length} × ` : '';
-  return goods(code, `${count}${charged[0]!.shown}`, charged);
+  return charged.length === 0 ? undefined : goods(code, together(charged), charged);
+}
+
+/** What is charged in one line: so many alike, or each as it is. */
+function together(charged: readonly Made[]): string {
+  const shown = charged.map((one) => one.shown);
+  return [...new Set(shown)]
+    .map((one) => [shown.filter((other) => other === one).length, one] as const)
+    .map(([count, one]) => (count > 1 ? `${count} × ${one}` : one))
+    .join(' + ');
 }
 
 function labourLine(minutes: number, book: PriceBook): PriceLine {
@@ -194,13 +205,13 @@ function extraLines(extras: NonNullable<Resolved['design']['extras']>): PriceLin
   });
 }
 
-/** Prices one piece. `minutes` come from its route. */
+/** Prices one piece. `minutes` come from its route; the kit of hangers is charged where it `hangs` by some. */
 export function pricePiece(
   resolved: Resolved,
   sizes: Sizes,
   laid: LayUp,
   scope: Scoped,
-  minutes: number,
+  { minutes, hangs }: { readonly minutes: number; readonly hangs: boolean },
   book: PriceBook,
 ): PiecePrice {
   const { design } = resolved;
@@ -209,20 +220,22 @@ export function pricePiece(
     laid.layers.filter((layer) => layer.group === key && layer.part !== 'filler' && !layer.comes);
   const fillers = laid.layers.filter((layer) => layer.part === 'filler');
   const frames = scope.frame ? sizes.frames : [];
+  const inner = (of: 'liner' | 'fillet') => [...frames].reverse().filter((frame) => frame.of === of);
+  const outer = frames.filter(({ of }) => of !== 'liner' && of !== 'fillet');
   const kit = { label: 'hardware', formula: 'kit', inputs: { kit: ofMoney(book.kit) }, value: ofMoney(book.kit) };
   const windows = sizes.matted?.windows ?? [];
   const plates = windows.filter((window) => window.holds === 'plate').length;
   const shaped = windows.filter((window) => window.shape.shape !== 'rectangle').length;
   const all: (PriceLine | undefined)[] = [
-    ...[...frames]
-      .reverse()
-      .flatMap((frame) =>
-        frame.of === 'frame' && laid.readyMade
-          ? counted('ready-made', 1, money(laid.readyMade.price))
-          : frame.of === 'frame' && laid.pairs
-            ? pairsLines(pricing, frame, laid.pairs)
-            : [frameLine(pricing, frame.of === 'liner' || frame.of === 'fillet' ? frame.of : 'moulding', frame)],
-      ),
+    ...outer.flatMap((frame) =>
+      laid.readyMade
+        ? counted('ready-made', 1, money(laid.readyMade.price))
+        : laid.pairs
+          ? pairsLines(pricing, frame, laid.pairs)
+          : [framesLine(pricing, 'moulding', [frame])],
+    ),
+    framesLine(pricing, 'liner', inner('liner')),
+    framesLine(pricing, 'fillet', inner('fillet')),
     layersLine(pricing, 'mats', 'mat', group('mat')),
     layersLine(pricing, 'glazing', 'glazing', group('glazing')),
     layersLine(pricing, 'backing', 'backing', group('backing')),
@@ -234,7 +247,7 @@ export function pricePiece(
     ...barsLine(pricing, laid),
     ...mountingLine(resolved, pricing),
     book.labourIncluded ? undefined : labourLine(minutes, book),
-    scope.hung ? goods('hardware', 'kit', [{ amount: book.kit, shown: '', working: kit }]) : undefined,
+    hangs ? goods('hardware', 'kit', [{ amount: book.kit, shown: '', working: kit }]) : undefined,
     ...extraLines(design.extras ?? []),
   ];
   const lines = overriding(

@@ -20,6 +20,8 @@ export interface RouteStep {
 /** Beyond glue and wedges, which the usual minutes have in them. */
 const JOINT_MINUTES = { 'glue and wedges': 0, glue: -2, splines: 12, 'screws and braces': 6 } as const;
 
+/** Of backing and hanging, what the hangers take. */
+const HANGER_MINUTES = 4;
 /** Each strip that is ripped, each pass of the rebate. */
 const STRIP_MINUTES = 6;
 const PASS_MINUTES = 2;
@@ -31,13 +33,23 @@ const BIG = 40 * UNITS_PER_INCH;
 const MORE = 10 * UNITS_PER_INCH;
 
 /** Which steps this piece has: those for which there is something to do. */
-function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): (step: StepKey) => boolean {
+function wanted(
+  laid: LayUp,
+  scope: Scoped,
+  hangs: boolean,
+  { design, settings }: ResolvedPiece<Design>,
+): (step: StepKey) => boolean {
   const has = (...parts: string[]) => laid.layers.some((layer) => parts.includes(layer.part) && !layer.comes);
   const framed = scope.frame && laid.frames.length > 0;
   const metal = laid.pairs !== undefined;
   const bought = laid.readyMade !== undefined;
   const hasLegs = laid.frames.some((frame) => frame.legs.length > 0);
   const assembled = scope.assembled === 'shop';
+  const { back } = practiceOf(settings.practice, design.practice);
+  const covered =
+    scope.closed &&
+    BUILDS[design.build].seeThrough !== true &&
+    (back === 'tape only' || (back === 'dust cover' && laid.held === 'points'));
   const closes = assembled && laid.frames.length > 0 && (scope.frame || scope.closed);
   const only: Partial<Record<StepKey, boolean>> = {
     // Metal sections come cut to length and are screwed together when they are fitted.
@@ -56,8 +68,7 @@ function wanted(laid: LayUp, scope: Scoped, { design }: ResolvedPiece<Design>): 
     prepare: (BUILDS[design.build].work?.prepare ?? 0) > 0 && (!laid.hangsAs || laid.loose.length > 0),
     mount: !has('mirror') && !laid.hangsAs && scope.assembled !== 'nobody',
     fit: closes,
-    'back-and-hang':
-      (closes && (scope.closed || scope.hung)) || (laid.hangsAs !== undefined && assembled && scope.hung),
+    'back-and-hang': (closes || (laid.hangsAs !== undefined && assembled)) && (hangs || covered),
     'touch-up': framed && assembled && !metal && !bought,
     pack: scope.sleeve || scope.assembled === 'customer',
     install: scope.delivered,
@@ -71,6 +82,7 @@ export function routeOf(
   sizes: Sizes,
   laid: LayUp,
   scope: Scoped,
+  hangs: boolean,
   own: StepMinutes = {},
 ): RouteStep[] {
   const { design, settings } = job;
@@ -79,14 +91,15 @@ export function routeOf(
   const layers = Math.max(1, sizes.matted?.layers.length ?? 1) + (sizes.matted?.windows.length ?? 1) - 1;
   const work = BUILDS[design.build].work ?? {};
   const made = design.frame.shopMade;
-  return STEPS.filter(wanted(laid, scope, job)).map((step) => {
+  return STEPS.filter(wanted(laid, scope, hangs, job)).map((step) => {
     const { station, minutes: usual, waits } = STEP_RULES[step];
     const minutes = own[step] ?? usual;
     const extra =
       (minutes.layer ?? 0) * (layers - 1) +
       (minutes.size ?? 0) * steps +
       (work[step] ?? 0) +
-      (step === 'join' ? JOINT_MINUTES[practice.corner] : 0) +
+      (step === 'join' ? JOINT_MINUTES[practice.corner] : 0) -
+      (step === 'back-and-hang' && !hangs ? Math.min(minutes.base, HANGER_MINUTES) : 0) +
       (step === 'make-moulding' && made ? STRIP_MINUTES * made.strips + PASS_MINUTES * made.passes : 0);
     const at = {
       'glue cure': practice.mitres !== 'at once',

@@ -74,15 +74,10 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
         edit((now) => set(now, ['pieces'], [...now.pieces, newPiece(shop)]));
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));
       },
-      /** The piece that is shown once more, with its designs, to be named and measured. */
+      /** The piece that is shown once more, with its name and its designs. */
       copyPiece: () => {
         edit((now, index) => {
-          const { design, ...piece } = now.pieces[index]!;
-          const copy = {
-            ...piece,
-            id: crypto.randomUUID(),
-            design: { ...design, piece: { ...design.piece, title: '' } },
-          };
+          const copy = { ...now.pieces[index]!, id: crypto.randomUUID() };
           return set(now, ['pieces'], [...now.pieces, copy]);
         });
         setState((before) => ({ ...before, active: before.history.now.pieces.length - 1 }));

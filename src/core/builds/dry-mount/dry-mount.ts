@@ -22,6 +22,7 @@ export const dryMount = build({
   publicName: 'dry mount',
   usualMount: 'dry mount',
   pressesOnFace: true,
+  brings: 'box board',
   fields: {
     excess: aLength({ usual: both(inches(1), mm(25)) }),
     stripWidth: aLength({}),

@@ -22,6 +22,7 @@ export const liftBoard = (piece: Size, inset: Length, log: WorkingsLog): Size =>
 export const float = build({
   publicName: 'float on board',
   ground: '#f1e9d8',
+  brings: 'mat',
   startsWithoutMat: true,
   floatsInWindow: true,
   fields: {

@@ -62,6 +62,7 @@ export const shadowBox = build({
   publicName: 'shadow box',
   usualPiece: { kind: 'object', thickness: both(inches(1), mm(25)) },
   ground: '#e6dcc4',
+  brings: 'box board',
   startsWithoutMat: true,
   floatsInWindow: true,
   fields: {
