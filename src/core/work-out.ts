@@ -73,7 +73,9 @@ function supplied(laid: LayUp, scope: Scoped, keeps: boolean): LayUp {
   const layers = laid.layers.filter(
     (layer) => (scope.glazed || layer.group !== 'glazing') && (scope.backed || layer.part !== 'backing'),
   );
-  return scope.frame || keeps ? { ...laid, layers } : { ...laid, layers, depth: undefined, held: 'nothing' };
+  return scope.frame || keeps
+    ? { ...laid, layers }
+    : { ...laid, layers, frames: [], depth: undefined, held: 'nothing' };
 }
 
 function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFacts | { readonly issues: Issue[] } {
@@ -96,20 +98,20 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
   const plain = build.layUp(job, ownOf(build.fields, design.own, settings.homeUnit));
   const metal = build.metalOnly || (resolved.moulding.material === 'metal' && !build.keepsFrame);
   const { sides } = design.frame;
+  const scope = scoped(design.scope, design.build);
+  const keeps = build.keepsFrame === true || design.scope === 'refit';
+  const framed = scope.frame || keeps;
   const turned = sides !== undefined && sides !== FOUR && build.keepsFrame !== true;
   const framedIn = turned
     ? inManySides(plain, job, sides)
-    : readyMade
+    : readyMade && framed
       ? inReadyMade(plain, job, readyMade)
       : metal
         ? inSections(plain, settings)
         : plain;
   const issues = impossible(job, framedIn);
   if (issues.length > 0) return { issues };
-  const scope = scoped(design.scope, design.build);
-  const keeps = build.keepsFrame === true || design.scope === 'refit';
   const laid = supplied(framedIn, scope, keeps);
-  const framed = scope.frame || keeps;
   const sizes = sizesOf(job, laid);
   const stack = stackOf(laid, settings, log);
   const weight = weightOf(laid, framed ? laid.frames : [], log);

@@ -2,6 +2,7 @@
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
 import type { Backing, Catalogue, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
 import { mm } from '../units/length';
+import { scoped } from '../jobs/scope';
 import { type PriceBook, ruleHeld } from '../pricing/book';
 import type { Design } from './design';
 
@@ -75,9 +76,11 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
   const mats = design.mats.map((mat, index) => pick(mat.board, catalogue.mats, `mats.${index}.board`, issues));
   const readyMade = pickReadyMade(design, catalogue, issues);
   const moulding = readyMade?.moulding ?? pick(design.frame.moulding, catalogue.mouldings, 'frame.moulding', issues);
-  const glazing = readyMade?.glazing ?? pick(design.glazing, catalogue.glazings, 'glazing', issues);
+  // Its glass and its back come with the frame, and stay with it where the frame is not supplied.
+  const coming = scoped(design.scope, design.build).frame ? readyMade : undefined;
+  const glazing = coming?.glazing ?? pick(design.glazing, catalogue.glazings, 'glazing', issues);
   const backPane = design.backPane ? pick(design.backPane, catalogue.glazings, 'backPane', issues) : glazing;
-  const backing = readyMade?.backing ?? pick(design.backing, catalogue.backings, 'backing', issues);
+  const backing = coming?.backing ?? pick(design.backing, catalogue.backings, 'backing', issues);
   const filler = design.filler && pick(design.filler, catalogue.backings, 'filler', issues);
   const inner = (design.frame.inner ?? []).map((one, index) =>
     pick(one.moulding, catalogue.mouldings, `frame.inner.${index}.moulding`, issues),

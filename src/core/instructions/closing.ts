@@ -1,6 +1,6 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { grow, larger, length, times } from '../units/length';
+import { grow, larger, length, plus, times } from '../units/length';
 import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
 import type { Has } from './has';
@@ -269,9 +269,13 @@ export function hangLines(has: Has): Line[] {
 export function packLines(has: Has): Line[] {
   const { worked, scope, settings } = has;
   const box = grow(worked.sizes.outside ?? worked.sizes.package, times(settings.padding, 2));
+  const deep = plus(
+    larger(worked.sizes.frames.at(-1)?.moulding.height ?? length(0), worked.stack.total),
+    times(settings.padding, 2),
+  );
   return [
-    ...(scope.sleeve ? [line('sleeve')] : []),
-    ...(scope.assembled === 'customer' ? [line('kit-list'), line('box', {}, { big: [big('inside', box)] })] : []),
+    ...(scope.sleeve ? [line('sleeve', sized(worked.sizes.cutPackage))] : []),
+    ...(scope.assembled === 'customer' ? [line('kit-list'), line('box', { deep }, { big: [big('inside', box)] })] : []),
   ];
 }
 

@@ -6,7 +6,7 @@ export interface Scoped {
   readonly frame: boolean;
   readonly glazed: boolean;
   readonly backed: boolean;
-  /** Closed, sealed and covered behind. */
+  /** Closed, sealed and covered behind, here or by the customer with what is supplied for it. */
   readonly closed: boolean;
   readonly hung: boolean;
   readonly sleeve: boolean;
@@ -27,7 +27,7 @@ const WHOLE: Scoped = {
 const SCOPED: Readonly<Record<Scope, Partial<Scoped>>> = {
   'part only': { frame: false, glazed: false, backed: false, closed: false, hung: false, assembled: 'nobody' },
   'mounted and bagged': { frame: false, glazed: false, closed: false, hung: false, sleeve: true },
-  kit: { closed: false, assembled: 'customer' },
+  kit: { assembled: 'customer' },
   'framed, not wired': { hung: false },
   'ready to hang': {},
   refit: { frame: false },

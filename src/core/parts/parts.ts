@@ -145,10 +145,16 @@ const HINGED = { hinges: 'hinge', tape: 'tape hinge' } as const;
 const round = ({ w, h }: Size): number => 2 * (pinsOn(w) + pinsOn(h));
 
 /** What holds the piece, by how it is mounted; each window of several holds a piece of its own. */
-function holding({ design, piece, settings, log: log }: ResolvedPiece<Design>, laid: LayUp): Hardware[] {
+function holding(
+  { design, piece, settings, log: log }: ResolvedPiece<Design>,
+  laid: LayUp,
+  { scope }: Fitted,
+): Hardware[] {
   const stands = laid.layers.some((layer) => layer.part === 'piece' && layer.size === undefined);
   // What stands in a frame, or between panes, is held by its build.
-  if (!stands || laid.depth === undefined || !BUILDS[design.build].uses.includes('mount')) return [];
+  if (scope.assembled === 'nobody') return [];
+  const inRabbet = laid.depth !== undefined || !scope.frame;
+  if (!stands || !inRabbet || !BUILDS[design.build].uses.includes('mount')) return [];
   const mount = mountOf(design);
   const pieces: readonly Size[] = design.several
     ? design.several.windows.filter(isHinged).map(({ width, height }) => size(width, height))
@@ -319,7 +325,7 @@ export const hardwareOf = (job: ResolvedPiece<Design>, laid: LayUp, fitted: Fitt
   ...cornerHardware(job, laid, fitted),
   ...holdingHardware(job, laid, fitted),
   ...(fitted.holding === 'refused' ? laid.hardware.filter(({ item }) => !CLIPS.includes(item)) : laid.hardware),
-  ...holding(job, laid),
+  ...holding(job, laid, fitted),
   ...hangingHardware(laid, fitted),
   ...(fitted.scope.sleeve ? [{ item: 'sleeve', count: 1 } as const] : []),
 ];

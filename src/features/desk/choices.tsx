@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic';
 import { type ReactNode, memo, useEffect } from 'react';
 import { BUILDS } from '@/core/builds';
 import type { Design } from '@/core/design/design';
+import { scoped } from '@/core/jobs/scope';
 import { formatLength } from '@/core/units/format-length';
 import type { Unit } from '@/core/units/length';
 import type { WorkedOut } from '@/core/work-out';
@@ -47,6 +48,7 @@ interface Section {
   /** Beginnings of the paths whose cautions belong here. */
   readonly paths: readonly string[];
 }
+const supplies = ({ scope, build }: Design) => scoped(scope, build);
 const short = (design: Design, unit: Unit) =>
   `${formatLength(design.piece.width, unit)} × ${formatLength(design.piece.height, unit)}`;
 export const SECTIONS: readonly Section[] = [
@@ -76,9 +78,11 @@ export const SECTIONS: readonly Section[] = [
     says: (design, worked, unit) =>
       BUILDS[design.build].frameless
         ? CHOICES.none
-        : worked
-          ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
-          : CHOICES.chooseAMoulding,
+        : !supplies(design).frame && !BUILDS[design.build].keepsFrame
+          ? CHOICES.notSupplied
+          : worked
+            ? CHOICES.wide(worked.resolved.moulding.name, formatLength(worked.resolved.moulding.faceWidth, unit))
+            : CHOICES.chooseAMoulding,
   },
   {
     key: 'glass',
@@ -86,7 +90,11 @@ export const SECTIONS: readonly Section[] = [
     body: (props) => <GlassSection {...props} />,
     paths: ['glazing', 'backPane'],
     says: (design, worked) =>
-      BUILDS[design.build].uses.includes('glazing') ? (worked?.resolved.glazing.name ?? '') : CHOICES.none,
+      !BUILDS[design.build].uses.includes('glazing')
+        ? CHOICES.none
+        : supplies(design).glazed
+          ? (worked?.resolved.glazing.name ?? '')
+          : CHOICES.notSupplied,
   },
   {
     key: 'back',

@@ -63,7 +63,13 @@ export const Drawings = memo(function Drawings({ worked, faded, photos, onByHand
           <div className={styles.aside2}>
             {!frameless && (
               <figure>
-                <figcaption>{worked.sizes.inside ? DRAWINGS.throughTheFrame : DRAWINGS.throughTheRabbet}</figcaption>
+                <figcaption>
+                  {worked.sizes.inside
+                    ? DRAWINGS.throughTheFrame
+                    : worked.sizes.rabbet
+                      ? DRAWINGS.throughTheRabbet
+                      : DRAWINGS.layers}
+                </figcaption>
                 <SceneSvg
                   scene={section}
                   width={ASIDE}

@@ -5,6 +5,7 @@ import styles from './desk.module.css';
 import type { Panel } from '@/core/builds/build';
 import { BUILDS, mountOf, mountsFor } from '@/core/builds';
 import { FITTINGS, HANGING_LINES, PLACES, SCOPES } from '@/core/design/choices';
+import { scoped } from '@/core/jobs/scope';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { mountName } from '@/words/mounts';
@@ -41,9 +42,9 @@ export function GlassSection({ shop, piece, desk }: SectionProps) {
   );
 }
 
-export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
+/** What it hangs by, and where; asked only where hangers are supplied. */
+function HangingFields({ piece, worked, unit, desk }: Pick<SectionProps, 'piece' | 'worked' | 'unit' | 'desk'>) {
   const { hanging } = piece.design;
-  const uses = (part: Panel) => BUILDS[piece.design.build].uses.includes(part);
   const { rings } = hanging;
   const mode = typeof rings === 'object' ? ('fraction' in rings ? 'fraction' : 'distance') : rings;
   const setRings = (to: 'third' | 'quarter' | 'none' | 'distance' | 'fraction') =>
@@ -57,53 +58,6 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
     );
   return (
     <>
-      {uses('backing') && (
-        <Choose
-          label={SECTION.backing}
-          name="backing"
-          value={codeOf(piece.design.backing)}
-          options={shop.lists.backings}
-          onChange={(code) => desk.put(['backing'], { code })}
-        />
-      )}
-      {uses('mountBoard') && (
-        <FromList
-          label={SECTION.mountBoardBehindIt}
-          none={SECTION.noMountBoard}
-          value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
-          options={[...shop.lists.mats, ...shop.lists.backings]}
-          onChange={(code) => desk.put(['mountBoard'], code && { code })}
-        />
-      )}
-      {uses('sideBoard') && (
-        <FromList
-          label={SECTION.sideBoard}
-          none={SECTION.noSideBoard}
-          value={piece.design.sideBoard && codeOf(piece.design.sideBoard)}
-          options={shop.lists.mats}
-          onChange={(code) => desk.put(['sideBoard'], code && { code })}
-        />
-      )}
-      {uses('backing') && <Filler shop={shop} piece={piece} desk={desk} />}
-      {uses('mount') && (
-        <Choose
-          label={SECTION.heldBy}
-          name="mount"
-          value={mountOf(piece.design)}
-          options={mountsFor(piece.design.piece.kind, mountOf(piece.design)).map((code) => ({
-            code,
-            name: mountName(code),
-          }))}
-          onChange={(mount) => desk.put(['mount'], mount)}
-        />
-      )}
-      <Choose
-        label={SECTION.suppliedAs}
-        name="scope"
-        value={piece.design.scope ?? 'ready to hang'}
-        options={SCOPES.map((code) => ({ code, name: scopeName(code) }))}
-        onChange={(scope) => desk.put(['scope'], scope)}
-      />
       <Toggle
         label={SECTION.hangsBy}
         value={hanging.by ?? 'wire'}
@@ -178,6 +132,64 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           unit={unit}
           desk={desk}
         />
+      )}
+    </>
+  );
+}
+
+export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
+  const uses = (part: Panel) => BUILDS[piece.design.build].uses.includes(part);
+  return (
+    <>
+      {uses('backing') && (
+        <Choose
+          label={SECTION.backing}
+          name="backing"
+          value={codeOf(piece.design.backing)}
+          options={shop.lists.backings}
+          onChange={(code) => desk.put(['backing'], { code })}
+        />
+      )}
+      {uses('mountBoard') && (
+        <FromList
+          label={SECTION.mountBoardBehindIt}
+          none={SECTION.noMountBoard}
+          value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
+          options={[...shop.lists.mats, ...shop.lists.backings]}
+          onChange={(code) => desk.put(['mountBoard'], code && { code })}
+        />
+      )}
+      {uses('sideBoard') && (
+        <FromList
+          label={SECTION.sideBoard}
+          none={SECTION.noSideBoard}
+          value={piece.design.sideBoard && codeOf(piece.design.sideBoard)}
+          options={shop.lists.mats}
+          onChange={(code) => desk.put(['sideBoard'], code && { code })}
+        />
+      )}
+      {uses('backing') && <Filler shop={shop} piece={piece} desk={desk} />}
+      {uses('mount') && (
+        <Choose
+          label={SECTION.heldBy}
+          name="mount"
+          value={mountOf(piece.design)}
+          options={mountsFor(piece.design.piece.kind, mountOf(piece.design)).map((code) => ({
+            code,
+            name: mountName(code),
+          }))}
+          onChange={(mount) => desk.put(['mount'], mount)}
+        />
+      )}
+      <Choose
+        label={SECTION.suppliedAs}
+        name="scope"
+        value={piece.design.scope ?? 'ready to hang'}
+        options={SCOPES.map((code) => ({ code, name: scopeName(code) }))}
+        onChange={(scope) => desk.put(['scope'], scope)}
+      />
+      {scoped(piece.design.scope, piece.design.build).hung && (
+        <HangingFields piece={piece} worked={worked} unit={unit} desk={desk} />
       )}
       <FromList
         label={SECTION.hangsWhere}
