@@ -149,28 +149,32 @@ function matShapes({ layer, windows = [], cut }: FlatPart, colour: string): Shap
   return [area(rectangle(0, 0, w, h), colour), ...holes, ...sides];
 }
 
-/** The mats beside or below one another, the top one first, each numbered as its lines are. */
+/** What the drawing of a step has beside its lines: about two parts across to three down. */
+const ROOM = { across: 2, down: 3 } as const;
+/** The mats below or beside one another, whichever shows them larger, the top one first, each numbered as its lines are. */
 function matsScene({ worked }: Has): Scene {
   const mats = worked.parts.filter((part): part is FlatPart => part.kind === 'flat' && part.layer !== undefined);
   const { cutPackage } = worked.sizes;
   const [w, h] = [toMm(cutPackage.w), toMm(cutPackage.h)];
-  const gap = Math.max(w, h) * 0.14;
-  const lying = w > h;
+  const gap = Math.max(w, h) * 0.1;
+  const many = Math.max(1, mats.length);
+  const all = (side: number) => many * side + (many - 1) * gap;
+  // As small as it must be drawn either way.
+  const below = Math.max(all(h) / ROOM.down, w / ROOM.across) <= Math.max(h / ROOM.down, all(w) / ROOM.across);
   const shapes = mats.flatMap((mat, index): Shape[] => {
     const colour = mat.part === 'hidden spacer' ? BOARD : (worked.resolved.mats[index]?.colour ?? BOARD);
-    const by: Point = lying ? [0, index * (h + gap)] : [index * (w + gap), 0];
+    const by: Point = below ? [0, index * (h + gap)] : [index * (w + gap), 0];
     const number: Shape[] =
       mats.length > 1 ? [{ kind: 'text', at: [w * 0.04, h * 0.05], text: `${index + 1}`, anchor: 'middle' }] : [];
     return [...matShapes(mat, colour), ...number].map((shape) => moved(shape, by));
   });
-  const many = Math.max(1, mats.length);
-  const height = lying ? many * h + (many - 1) * gap : h;
+  const height = below ? all(h) : h;
   return {
-    width: lying ? w : many * w + (many - 1) * gap,
+    width: below ? w : all(w),
     height,
     shapes: [
       ...shapes,
-      ...dimensions(cutPackage, Math.max(w, h) * 0.08).map((shape) => moved(shape, [0, lying ? height - h : 0])),
+      ...dimensions(cutPackage, Math.max(w, h) * 0.14).map((shape) => moved(shape, [0, below ? height - h : 0])),
     ],
     about: 'mats',
   };
