@@ -116,7 +116,8 @@ export type CautionCode =
   | 'enclosure-open'
   | 'hanger-no-wood'
   | 'package-unheld'
-  | 'no-support';
+  | 'no-support'
+  | 'kind-not-flat';
 /** Ways out of a caution. */
 export type WayOutCode =
   | 'set-overlap'
@@ -149,7 +150,8 @@ export type WayOutCode =
   | 'same-class'
   | 'lower-rings'
   | 'sawtooth-instead'
-  | 'add-board';
+  | 'add-board'
+  | 'other-build';
 /** What a command or a request is refused for. */
 export type ShopIssue =
   | 'sign-in-first'

@@ -465,7 +465,7 @@ describe('what comes besides the frame', () => {
 });
 
 describe('pieces of an order', () => {
-  it('a copy has the design and the measures, no name, and an id of its own; it opens at its name', async () => {
+  it('a copy has the name, the design and the measures, and an id of its own; it opens at its name', async () => {
     await begin();
     await screen.findByLabelText('Width');
     type('Name', 'First');
@@ -473,13 +473,15 @@ describe('pieces of an order', () => {
     type('Height', '16');
     fireEvent.click(screen.getByRole('button', { name: 'Original' }));
     press('Copy');
-    await waitFor(() => expect(screen.getAllByRole('tab').map((tab) => tab.textContent)).toEqual(['First', 'Piece 2']));
+    await waitFor(() => expect(screen.getAllByRole('tab').map((tab) => tab.textContent)).toEqual(['First', 'First']));
     expect([field('Name').value, field('Width').value, button('Original').getAttribute('aria-pressed')]).toEqual([
-      '',
+      'First',
       '12',
       'true',
     ]);
     await waitFor(() => expect(document.activeElement).toBe(field('Name')));
+    type('Name', 'Second');
+    await waitFor(() => expect(screen.getAllByRole('tab').map((tab) => tab.textContent)).toEqual(['First', 'Second']));
     await shop().served.ask('PUT', '/api/drafts/new', { version: 0, base: null, draft: null });
   });
 

@@ -1,6 +1,7 @@
 /** The facts of a worked-out design, for the rules. Written field by field: this runs at every keystroke. */
-import { BUILDS, mountOf } from '../builds';
+import { BUILDS, type BuildCode, mountOf } from '../builds';
 import type { ResolvedPiece, LayUp } from '../builds/build';
+import type { PieceKind } from '../design/choices';
 import type { Design } from '../design/design';
 import type { Holding } from '../fixings/holding';
 import { type Rails, holdingRail } from '../fixings/rails-of';
@@ -156,6 +157,8 @@ function unsupported({ job: { design }, laid }: Worked): boolean {
   const behind = design.piece.irreplaceable ? BOARDS : [...BOARDS, 'backing'];
   return !laid.layers.some(({ part, comes }) => behind.includes(part) && !comes);
 }
+/** What is not laid under a window mat, and how it is built. */
+const NOT_FLAT: Partial<Record<PieceKind, BuildCode>> = { canvas: 'floater', garment: 'garment', object: 'shadow-box' };
 const BOARDS: readonly string[] = ['mount board', 'insert', 'lift board'];
 
 /** `framed`: there is a frame whose lip, strength and hanging matter. */
@@ -208,6 +211,8 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
   hangingFacts(facts, worked);
   if (worked.holding === 'refused') facts.unheld = { wall: holdingRail(laid, worked.rails)?.solid ?? length(0) };
   if (unsupported(worked)) facts.unsupported = true;
+  const wants = design.build === 'window-mat' ? NOT_FLAT[design.piece.kind] : undefined;
+  if (wants) facts.wantsBuild = wants;
   if (design.place) facts.place = design.place;
   if (design.finish) facts.finish = design.finish;
   if (design.value !== undefined) {

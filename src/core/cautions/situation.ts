@@ -2,6 +2,7 @@
  * What the rules look at, as plain facts, each of which may be unknown. A worked-out design is turned into one; the
  * open sums may give one by hand. A rule whose facts are unknown does not fire.
  */
+import type { BuildCode } from '../builds';
 import type { Widening } from '../sizing/match';
 import type { Length, Sides, Size } from '../units/length';
 
@@ -77,6 +78,8 @@ export interface Situation {
   readonly unheld?: { readonly wall: Length };
   /** What it is held by wants a board behind it, and there is none of ours. */
   readonly unsupported?: boolean;
+  /** It is no flat thing, and lies under a mat as if it were; how it is built instead. */
+  readonly wantsBuild?: BuildCode;
   readonly widening?: { readonly w: Widening; readonly h: Widening };
   readonly keyed?: boolean;
   readonly fixing?: string;

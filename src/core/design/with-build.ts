@@ -1,15 +1,32 @@
 /** A design built another way: what the new build does not use falls away, what it needs takes the shop's default. */
 import { BUILDS, type BuildCode } from '../builds';
 import type { Settings } from '../settings';
+import type { PieceKind } from './choices';
 import { length } from '../units/length';
 import type { Design, DefaultMaterials } from './design';
 
 const FLAT = length(96);
+/** What a new design is of. */
+const FIRST_KIND = 'print';
 
 /** The code of the board that a build begins with, as the shop has it. */
 function broughtBy(build: BuildCode, { mat, boxBoard }: DefaultMaterials): string | undefined {
   const { brings } = BUILDS[build];
   return brings === 'mat' ? mat : brings === 'box board' ? boxBoard : undefined;
+}
+
+/** A rigid print in a floater is taped to a strainer that fills the frame: nothing is driven into it. */
+const ownFor = (build: BuildCode, kind: PieceKind): Pick<Design, 'own'> =>
+  build === 'floater' && kind === 'metal-print' ? { own: { strainer: true } } : {};
+
+/** A design of a piece of another kind, with what that kind wants of its build. */
+export function withKind(design: Design, kind: PieceKind): Design {
+  const wants = ownFor(design.build, kind).own;
+  return {
+    ...design,
+    piece: { ...design.piece, kind },
+    ...(wants ? { own: { ...design.own, ...wants } } : {}),
+  };
 }
 
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
@@ -23,9 +40,15 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
   const brought = broughtBy(build, defaults);
   const usual = of.usualPiece;
   const before = BUILDS[design.build].usualPiece;
-  const wasUsual = before ? design.piece.kind === before.kind : true;
-  const kind = usual?.kind ?? (wasUsual && before ? 'print' : design.piece.kind);
-  const thickness = usual ? usual.thickness[settings.homeUnit] : before ? FLAT : design.piece.thickness;
+  // A kind that somebody chose stays, and so does how thick it is; only what a build began with changes with it.
+  const asBegun = design.piece.kind === (before?.kind ?? FIRST_KIND);
+  const kind = asBegun ? (usual?.kind ?? FIRST_KIND) : design.piece.kind;
+  const unmeasured = asBegun || design.piece.thickness === FLAT;
+  const thickness = !unmeasured
+    ? design.piece.thickness
+    : usual && kind === usual.kind
+      ? usual.thickness[settings.homeUnit]
+      : FLAT;
   const mats = !uses('mats')
     ? []
     : of.needsMat && design.mats.length === 0
@@ -36,6 +59,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
   const { floatGap: _gap, ...window } = design.window;
   return {
     ...rest,
+    ...ownFor(build, kind),
     build,
     piece: { ...design.piece, kind, thickness },
     window,

@@ -10,7 +10,8 @@ import styles from './desk.module.css';
 import type { WorkedOut } from '@/core/work-out';
 import { BUILDS, BUILD_CODES, type BuildCode } from '@/core/builds';
 import { madeOf } from '@/core/builds/layers';
-import { PANEL_MATERIALS, PIECE_KINDS } from '@/core/design/choices';
+import { PANEL_MATERIALS, PIECE_KINDS, type PieceKind } from '@/core/design/choices';
+import { withKind } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import { length } from '@/core/units/length';
 import { type Money, formatMoney, parseMoney } from '@/core/units/money';
@@ -119,7 +120,7 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
           name="kind"
           value={it.kind}
           options={PIECE_KINDS.map((code) => ({ code, name: KIND_NAMES[code]! }))}
-          onChange={(kind) => desk.put(['piece', 'kind'], kind)}
+          onChange={(kind) => desk.put([], withKind(piece.design, kind as PieceKind))}
         />
         <Choose
           label={PIECE_FIELDS.builtAs}

@@ -21,6 +21,7 @@ const CAUTION_NAMES: Readonly<Record<CautionCode, string>> = {
   'hanger-weak': 'No ring rated for it',
   'hanger-no-wood': 'No hanger fits this rail',
   'package-unheld': 'Nothing holds the package',
+  'kind-not-flat': 'No room under a window mat',
   'no-support': 'No board behind the piece',
   'dry-mount-original': 'Original bonded to a board',
   'adhesive-on-document': 'Stuck to a document or an original',

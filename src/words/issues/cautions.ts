@@ -46,6 +46,8 @@ export const CAUTIONS: Sentences<CautionCode> = {
     `The rail has ${len('solid')} of solid wood, ${len('deep')} deep: no hanger rated ${heavy('needed')} holds in it.`,
   'package-unheld': ({ len }) =>
     `Nothing can hold this package: ${len('wall')} of wood beside the rabbet, or it stands too far out of it.`,
+  'kind-not-flat': ({ f }) =>
+    `${f.medium === 'canvas' ? 'A stretched canvas' : f.medium === 'garment' ? 'A garment' : 'An object'} has no room under a window mat.`,
   'no-support': () => 'There’s no board behind the piece to fasten it to.',
   'dry-mount-original': () => 'Heat or glue all over cannot be undone, and this piece cannot be had again.',
   'adhesive-on-document': ({ f }) =>

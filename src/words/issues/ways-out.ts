@@ -1,5 +1,7 @@
 /** Ways out of a caution. */
 import type { WayOutCode } from '@/core/issue-codes';
+import type { BuildCode } from '@/core/builds';
+import { buildName } from '../builds';
 import { type Sentences } from './sentence';
 
 export const WAYS: Sentences<WayOutCode> = {
@@ -15,6 +17,7 @@ export const WAYS: Sentences<WayOutCode> = {
   'more-slack': ({ f }) => `Slack ${f.slack}`,
   'less-slack': ({ f }) => `Slack ${f.slack}`,
   'sawtooth-instead': () => 'Sawtooth hanger instead',
+  'other-build': ({ f }) => `Build it as: ${buildName(f.build as BuildCode).toLowerCase()}`,
   'add-board': ({ f }) => `Add ${f.name} behind it`,
   'two-hooks': () => 'Two hooks on the frame, no wire',
   'hinge-instead': () => 'Hinges that come off again',

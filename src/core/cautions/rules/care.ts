@@ -1,6 +1,7 @@
 /** Mounting, light, hanging, people and promises. Source: handbook, cautions; rulings R36, R54, R55. */
 import { BUILDS, CLOTH } from '../../builds';
 import { type Edit, set } from '../../design/edit';
+import { withBuild } from '../../design/with-build';
 import { type Length, length, minus, plus } from '../../units/length';
 import type { Facts, Rule } from '../caution';
 import { way, acrylicWay, glazed, boardWay } from './ways';
@@ -97,6 +98,18 @@ export const CARE_RULES: readonly Rule[] = [
     path: 'mountBoard',
     applies: ({ unsupported }) => (unsupported ? {} : undefined),
     waysOut: ({ resolved: { design } }, catalogue) => boardWay(design, catalogue),
+  },
+  {
+    code: 'kind-not-flat',
+    level: 'warn',
+    path: 'build',
+    applies: ({ wantsBuild, medium = '' }) => (wantsBuild ? { medium, build: wantsBuild } : undefined),
+    waysOut: ({ resolved: { design }, situation: { wantsBuild }, settings }) => {
+      if (!wantsBuild) return [];
+      // None of these begins with a material of the shop’s but its boards, which a mat here stands for.
+      const own = { mat: '', moulding: '', glazing: '', backing: '' };
+      return [way('other-build', design, [], withBuild(design, wantsBuild, settings, own), { build: wantsBuild })];
+    },
   },
   {
     code: 'wire-shows',
