@@ -21,7 +21,7 @@ export default defineConfig({
   // Of these the screens' own tests hold most; by browser they are walked with `npm run wide`.
   ...(WIDE ? {} : { grepInvert: /@wide/ }),
   // Patient: what is slow on a busy machine is not wrong.
-  timeout: 120_000,
+  timeout: 300_000,
   expect: { timeout: 20_000 },
   workers: WORKERS,
   outputDir: 'test-results/browser',

@@ -12,7 +12,7 @@ const SCREENS = [
 ] as const;
 
 test('every line of every step is seen, on the larger and on the smaller screen', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(300_000);
   await signIn(page, 'Maro');
   const { jobs } = (await (await page.request.get('/api/board')).json()) as { jobs: { ticket: string }[] };
   const hidden: string[] = [];

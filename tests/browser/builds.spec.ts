@@ -1,8 +1,6 @@
 import { expect, test } from './test';
 import { choose, forgetTyped, addCustomer, signIn, tape, total } from './shop';
 
-test.describe.configure({ timeout: 150_000 });
-
 test.beforeEach(async ({ page }) => {
   await signIn(page);
   await forgetTyped(page);

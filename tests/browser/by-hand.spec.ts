@@ -2,7 +2,6 @@ import { expect, test } from './test';
 import { addCustomer, forgetTyped, signIn } from './shop';
 
 test('windows are laid out by hand, catch in line with one another, are saved, and can be cut', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await forgetTyped(page);
   await page.goto('/desk');

@@ -10,7 +10,6 @@ test.beforeEach(async ({ page }) => {
 test('designs are copied, varied, walked and kept by keyboard; what was declined stays and is taken back', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.getByLabel('Width').fill('11 1/2 x 15');
   await page.getByRole('heading', { name: 'New order' }).click();
   await page.keyboard.press('c');

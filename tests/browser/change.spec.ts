@@ -2,8 +2,6 @@
 import { expect, test } from './test';
 import { saveQuote, signIn, total } from './shop';
 
-test.describe.configure({ timeout: 120_000 });
-
 test('an agreed order becomes wider while nothing is cut; the difference is agreed, and the bench is told', async ({
   page,
 }) => {

@@ -23,7 +23,6 @@ function counted(page: Page) {
 }
 
 test('an order of three pieces for a new customer takes fewer than 120 keys, and no mouse', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await forgetTyped(page);
   await page.goto('/desk');

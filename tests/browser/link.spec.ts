@@ -2,8 +2,6 @@
 import { type Browser, type Page, expect, test } from './test';
 import { saveQuote, signIn } from './shop';
 
-test.describe.configure({ timeout: 120_000 });
-
 /** A phone that runs no scripts: whatever a link shows and takes works there. */
 const phone = async (browser: Browser, baseURL: string | undefined) => {
   const context = await browser.newContext({

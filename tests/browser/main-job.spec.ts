@@ -2,7 +2,7 @@ import { expect, test } from './test';
 import { forgetTyped, signInByHand, tape, total } from './shop';
 
 test('import a list, take the order, work it, send it back once, collect it paid', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(300_000);
   await signInByHand(page, 'Ines');
   await forgetTyped(page);
 

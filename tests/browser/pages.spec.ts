@@ -6,7 +6,7 @@ import { PAGES } from '@/contract/access';
 import { newToken } from '@/core/links/link';
 import { forgetTyped, signIn } from './shop';
 
-test.describe.configure({ mode: 'parallel', timeout: 240_000 });
+test.describe.configure({ mode: 'parallel' });
 
 /** Every page at an address where there is something, as somebody who signed in finds it. */
 async function placesOf(page: Page): Promise<string[]> {

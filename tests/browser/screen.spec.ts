@@ -7,7 +7,6 @@ test('a screen that faces the customer follows what is typed at the desk, and se
   browser,
   baseURL,
 }) => {
-  test.setTimeout(120_000);
   const device = await browser.newContext({ ...(baseURL ? { baseURL } : {}) });
   const screen = await device.newPage();
   await screen.goto('/sign-in');

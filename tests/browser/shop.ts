@@ -12,7 +12,7 @@ export async function signInByHand(page: Page, name: keyof typeof PEOPLE): Promi
 }
 /** By a request, where a test is of something else. */
 export async function signIn(page: Page, name: keyof typeof PEOPLE = 'Ines'): Promise<void> {
-  const answer = await page.request.post('/api/session', { data: { name, pin: PEOPLE[name] } });
+  const answer = await page.request.post('/api/session', { data: { name, pin: PEOPLE[name] }, maxRetries: 2 });
   expect(answer.status()).toBe(200);
   await page.goto('/');
   await arrived(page, name);

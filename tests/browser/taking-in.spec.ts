@@ -14,7 +14,6 @@ test.beforeEach(async ({ page }) => {
 test('a piece is photographed, straightened, marked and signed for before it is quoted; the photo is then the picture', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.goto('/desk');
   await page.getByLabel('Name', { exact: true }).fill('Gannets at rest');
   await page.getByLabel('Width').fill('12 x 16');

@@ -2,7 +2,6 @@ import { expect, test } from './test';
 import { addCustomer, forgetTyped, signIn } from './shop';
 
 test('a set is hung on its wall by hand and by keys, and its card says where the hooks go', async ({ page }) => {
-  test.setTimeout(120_000);
   await signIn(page);
   await forgetTyped(page);
   await page.goto('/desk');
