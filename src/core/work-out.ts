@@ -15,6 +15,7 @@ import { type Rails, holdingRail, railsOf } from './fixings/rails-of';
 import { type Resolved, resolve } from './design/resolve';
 import { type Issue, type Outcome, bad, good } from './issue';
 import { type Scoped, scoped } from './jobs/scope';
+import { supplied } from './jobs/supplied';
 import type { Catalogue } from './materials';
 import { type Hanging, hangingOf } from './parts/hanging';
 import { type Part, hardwareOf, partsOf } from './parts/parts';
@@ -67,17 +68,6 @@ interface WorkedFacts extends Facts {
   readonly holding: Holding;
 }
 
-/** What is not supplied lies not in the stack and weighs nothing; a frame the customer keeps still counts. */
-function supplied(laid: LayUp, scope: Scoped, keeps: boolean): LayUp {
-  if (scope.glazed && scope.backed && (scope.frame || keeps)) return laid;
-  const layers = laid.layers.filter(
-    (layer) => (scope.glazed || layer.group !== 'glazing') && (scope.backed || layer.part !== 'backing'),
-  );
-  return scope.frame || keeps
-    ? { ...laid, layers }
-    : { ...laid, layers, frames: [], depth: undefined, held: 'nothing' };
-}
-
 function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFacts | { readonly issues: Issue[] } {
   const { design } = resolved;
   const { piece } = design;
@@ -106,7 +96,7 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
     ? inManySides(plain, job, sides)
     : readyMade && framed
       ? inReadyMade(plain, job, readyMade)
-      : metal
+      : metal && framed
         ? inSections(plain, settings)
         : plain;
   const issues = impossible(job, framedIn);

@@ -71,6 +71,8 @@ export function madeOf({ resolved: { design, moulding }, sizes }: WorkedOut, wri
 export function toldOf(worked: WorkedOut, write: Write): string {
   const { design } = worked.resolved;
   const { piece, scope } = design;
+  // Of what is no thing for a wall nobody asks how it hangs.
+  const { hung: hangs, frame: framed } = scoped(scope, design.build);
   const own = QUOTE.ofPiece(
     (KIND_NAMES[piece.kind] ?? piece.kind).toLowerCase(),
     write(piece.width, true),
@@ -80,7 +82,7 @@ export function toldOf(worked: WorkedOut, write: Write): string {
     ...(design.build === 'mirror' ? [] : [own]),
     scopeName(scope ?? 'ready to hang').toLowerCase(),
     ...suppliedNames(worked),
-    hangingText(worked.hanging).toLowerCase(),
+    ...(hangs || framed ? [hangingText(worked.hanging).toLowerCase()] : []),
   ].join('; ');
 }
 

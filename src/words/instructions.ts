@@ -372,7 +372,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
     `${say.n('count')} corner braces${say.has('width') ? `, ${say.millimetres('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
   sleeve: ({ size }) => `Into a clear sleeve for ${size()}, with a board behind it.`,
   'kit-list': () => 'Everything on the pick list into the packet, with the sheet of instructions.',
-  box: ({ len }) => `Box, inside, and ${len('deep')} deep.`,
+  box: ({ len }) => `Box, measured inside; ${len('deep')} deep.`,
   'hang-there': ({ has, len }) =>
     `Fix into structure, by local rules${has('apart') ? `; two hooks, ${len('apart')} apart and level` : ''}. Over the floor:`,
   place: ({ f }) => `It will hang: ${placeName(String(f.place)).toLowerCase()}.`,

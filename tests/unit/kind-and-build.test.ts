@@ -34,6 +34,13 @@ describe('a print on metal', () => {
     expect(done(deep).parts.map((part) => (part.kind === 'leg' ? part.kind : part.part))).toContain('strainer');
   });
 
+  it('takes its strainer along when it was no print on metal after all; one that was chosen stays', () => {
+    const there = to(of('metal-print'), 'floater');
+    expect(withKind(there, 'canvas').own).not.toHaveProperty('strainer');
+    const chosen = { ...to(of('panel'), 'floater'), own: { strainer: true } };
+    expect(withKind(chosen, 'canvas').own).toEqual({ strainer: true });
+  });
+
   it('without its strainer would have screws: the case above can fail', () => {
     const plain = to(of('canvas'), 'floater');
     const deep = { ...plain, own: { innerDepth: inches(1, 1, 2), pieceDepth: inches(0, 3, 4) } };

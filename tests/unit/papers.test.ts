@@ -27,7 +27,7 @@ import { sayLine } from '@/words/instructions';
 import { ruleText } from '@/words/rule';
 import { designOf } from '../designs';
 import { paperPages } from '../pdf';
-import { exampleDesign, inch, prices, shop, shopView } from '../shop';
+import { exampleDesign, glazing, inch, prices, shop, shopView } from '../shop';
 
 const HOSTILE = 'Zażółć 漢字 👩‍🎨 <script> ${x} %s \u0000 '.repeat(6);
 const worked = (design: Design) => {
@@ -186,6 +186,27 @@ describe('papers', () => {
         expect(text).not.toContain('?');
       }
     }
+  });
+
+  it.each([
+    ['framed under glass', {}, true, true],
+    ['framed without glass', { glazing: { given: { ...glazing(), type: 'none' } } }, true, false],
+    ['in a sleeve', { scope: 'mounted and bagged' }, false, false],
+    ['in a frame bought whole', { frame: { ...exampleDesign().frame, readyMade: { code: 'R1' } } }, false, false],
+  ] as [string, Partial<Design>, boolean, boolean][])(
+    'speak of saw and glass where there is some to cut: %s (C15)',
+    async (_how, over, saw, glass) => {
+      const text = await textOf(await ticketPaper(job(exampleDesign(over)), 'Test', 'in'));
+      expect([/mitres a true pair/.test(text), /Guard down at the saw/.test(text)]).toEqual([saw, saw]);
+      expect(/Gloves and eye protection for glass/.test(text)).toBe(glass);
+    },
+  );
+
+  it('of a sleeve say nothing of hangers to the customer, and of a frame without any do', async () => {
+    const told = async (over: Partial<Design>) =>
+      textOf(await quotePaper(order([exampleDesign(over)]), shopView, 'in'));
+    expect(await told({ scope: 'mounted and bagged' })).not.toMatch(/hangers/);
+    expect(await told({ scope: 'framed, not wired' })).toMatch(/no hangers are fitted/);
   });
 
   it('say the figures of the piece, fractions as fractions', async () => {

@@ -16,17 +16,15 @@ function broughtBy(build: BuildCode, { mat, boxBoard }: DefaultMaterials): strin
 }
 
 /** A rigid print in a floater is taped to a strainer that fills the frame: nothing is driven into it. */
-const ownFor = (build: BuildCode, kind: PieceKind): Pick<Design, 'own'> =>
-  build === 'floater' && kind === 'metal-print' ? { own: { strainer: true } } : {};
+const onStrainer = (build: BuildCode, kind: PieceKind): boolean => build === 'floater' && kind === 'metal-print';
 
-/** A design of a piece of another kind, with what that kind wants of its build. */
+/** A design of a piece of another kind: the strainer that its kind wants comes and goes with it. */
 export function withKind(design: Design, kind: PieceKind): Design {
-  const wants = ownFor(design.build, kind).own;
-  return {
-    ...design,
-    piece: { ...design.piece, kind },
-    ...(wants ? { own: { ...design.own, ...wants } } : {}),
-  };
+  const of = { ...design, piece: { ...design.piece, kind } };
+  const wants = onStrainer(design.build, kind);
+  if (wants === onStrainer(design.build, design.piece.kind)) return of;
+  const { strainer: _before, ...own } = design.own ?? {};
+  return { ...of, own: wants ? { ...own, strainer: true } : own };
 }
 
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
@@ -59,7 +57,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
   const { floatGap: _gap, ...window } = design.window;
   return {
     ...rest,
-    ...ownFor(build, kind),
+    ...(onStrainer(build, kind) ? { own: { strainer: true } } : {}),
     build,
     piece: { ...design.piece, kind, thickness },
     window,

@@ -189,13 +189,20 @@ export function fitLines(has: Has): Line[] {
 }
 
 /** Dust cover, hangers before braces, and what is written on the back. */
+const coverLines = ({ worked }: Has): Line[] =>
+  worked.parts.flatMap((part) =>
+    part.kind === 'flat' && part.part === 'dust cover'
+      ? [line('dust-cover', {}, { of: ['frame'], big: [big('size', part.cut)] })]
+      : [],
+  );
+
 export function hangLines(has: Has): Line[] {
   const { worked, design, hanging, practice, scope, settings } = has;
-  const cover = worked.parts.find((part) => part.kind === 'flat' && part.part === 'dust cover');
+  const cover = coverLines(has);
   // It was never turned over; its back is done standing.
   const lines: Line[] = has.faceUpOnly && has.inFrame ? [line('back-upright')] : [];
-  if (cover?.kind === 'flat') lines.push(line('dust-cover', {}, { of: ['frame'], big: [big('size', cover.cut)] }));
-  else if (scope.closed && has.build.seeThrough !== true && practice.back === 'tape only')
+  lines.push(...cover);
+  if (cover.length === 0 && scope.closed && has.build.seeThrough !== true && practice.back === 'tape only')
     lines.push(line('tape-only', {}, { of: ['frame'] }));
   if (hanging) {
     const rating = hanging.choose ?? 0;
@@ -275,7 +282,9 @@ export function packLines(has: Has): Line[] {
   );
   return [
     ...(scope.sleeve ? [line('sleeve', sized(worked.sizes.cutPackage))] : []),
-    ...(scope.assembled === 'customer' ? [line('kit-list'), line('box', { deep }, { big: [big('inside', box)] })] : []),
+    ...(scope.assembled === 'customer'
+      ? [...coverLines(has), line('kit-list'), line('box', { deep }, { big: [big('inside', box)] })]
+      : []),
   ];
 }
 

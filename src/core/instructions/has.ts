@@ -30,11 +30,13 @@ export class Has {
   get framed(): boolean {
     return this.scope.frame && this.worked.sizes.frames.length > 0;
   }
-  /** The back is covered or taped over: a floater, a bare canvas or a see-through piece has none. */
+  /** The back is covered or taped over here: a floater, a bare canvas or a see-through piece has none. */
   get backSealed(): boolean {
     const covered = this.worked.parts.some((part) => part.kind === 'flat' && part.part === 'dust cover');
     return (
-      this.scope.closed && (covered || this.item('sealing tape') !== undefined || this.practice.back === 'tape only')
+      this.assembledHere &&
+      this.scope.closed &&
+      (covered || this.item('sealing tape') !== undefined || this.practice.back === 'tape only')
     );
   }
   /** A frame goes round it, made here or the customer's. */

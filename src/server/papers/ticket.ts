@@ -7,8 +7,10 @@ import type { JobView } from '@/contract/views';
 import { frontScene } from '@/core/drawing/front';
 import { sectionScene } from '@/core/drawing/section';
 import type { BigFigure, Line } from '@/core/instructions/line';
+import { PANES } from '@/core/route/cut-at';
 import { type Length, type Unit, length } from '@/core/units/length';
 import { weightText } from '@/core/units/weight';
+import type { WorkedOut } from '@/core/work-out';
 import { pointName, stepName } from '@/words/bench';
 import { stationName } from '@/words/stations';
 import { buildName } from '@/words/builds';
@@ -122,7 +124,7 @@ class Flow {
   private y: number;
   constructor(
     private readonly sheet: Sheet,
-    private readonly ticket: string,
+    private readonly job: JobView,
     private readonly columns: Column[],
   ) {
     this.y = columns[0]!.top;
@@ -134,9 +136,9 @@ class Flow {
     if (this.y + height + keep > this.sheet.height - FOOT && this.y > column.top) {
       this.at += 1;
       if (!this.columns[this.at]) {
-        foot(this.sheet);
+        foot(this.sheet, this.job.worked);
         this.sheet.newPage();
-        this.sheet.text(this.ticket, LEFT, 14, { size: 14, weight: 'heavy' });
+        this.sheet.text(this.job.ticket, LEFT, 14, { size: 14, weight: 'heavy' });
         this.columns.push(...columnsOf(this.sheet, HEAD + 4, HEAD + 4));
       }
       column = this.columns[this.at]!;
@@ -172,7 +174,7 @@ function instruction(sheet: Sheet, flow: Flow, said: Line, unit: Unit): void {
 
 /** Each step of the route with a box to tick, and what is done at it. */
 function steps(sheet: Sheet, job: JobView, columns: Column[], unit: Unit): void {
-  const flow = new Flow(sheet, job.ticket, columns);
+  const flow = new Flow(sheet, job, columns);
   const told = new Map(job.instructions.map(({ step, lines }) => [step, lines]));
   for (const step of job.steps) {
     const lines = told.get(step.step) ?? [];
@@ -189,11 +191,13 @@ function steps(sheet: Sheet, job: JobView, columns: Column[], unit: Unit): void 
   }
 }
 
-function foot(sheet: Sheet): void {
-  const notes = [
-    TICKET.plusAndMinus,
-    TICKET.lookAtGlovesAnd(pointName('no-defect').toLowerCase(), pointName('mitres-paired').toLowerCase()),
-  ];
+/** What holds for the whole ticket; of the saw and the glass only where there are legs or panes to cut. */
+function foot(sheet: Sheet, { parts }: WorkedOut): void {
+  const legs = parts.some(({ kind }) => kind === 'leg');
+  const panes = parts.some((part) => part.kind === 'flat' && PANES.includes(part.part));
+  const looked = ['no-defect', 'mitres-paired'].map((point) => pointName(point).toLowerCase());
+  const safety = [...(legs ? [TICKET.lookAt(looked), TICKET.atTheSaw] : []), ...(panes ? [TICKET.atTheGlass] : [])];
+  const notes = [TICKET.plusAndMinus, safety.join(' ')];
   notes.forEach((note, index) => sheet.text(note, LEFT, sheet.height - 11.5 + index * 4, { size: 8.5, colour: SOFT }));
 }
 
@@ -212,6 +216,6 @@ export async function ticketPaper(
   sheet.scene(sectionScene(job.worked), right.x, top + DRAWN.front, right.width, DRAWN.section, 8.5);
   const after = facts(sheet, job, { ...right, top: top + DRAWN.front + DRAWN.section + 8 }, unit);
   steps(sheet, job, [left, { ...right, top: after + 2 }], unit);
-  foot(sheet);
+  foot(sheet, job.worked);
   return sheet.done();
 }

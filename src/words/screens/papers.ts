@@ -12,8 +12,9 @@ export const TICKET = {
   ticket: (ticket: string | number) => `Ticket ${ticket}`,
   accepted: (caution: string | number, reason: string | number) => `Accepted: ${caution} (${reason})`,
   plusAndMinus: 'A small + or − after a figure: it is a little more, or less, than the rule shows.',
-  lookAtGlovesAnd: (value: string | number, value2: string | number) =>
-    `Look at: ${value}, ${value2}. Gloves and eye protection for glass; guard down at the saw.`,
+  lookAt: (points: readonly string[]) => `Look at: ${points.join(', ')}.`,
+  atTheSaw: 'Guard down at the saw.',
+  atTheGlass: 'Gloves and eye protection for glass.',
 } as const;
 
 export const CUT_SHEET = {

@@ -104,11 +104,12 @@ export const CARE_RULES: readonly Rule[] = [
     level: 'warn',
     path: 'build',
     applies: ({ wantsBuild, medium = '' }) => (wantsBuild ? { medium, build: wantsBuild } : undefined),
-    waysOut: ({ resolved: { design }, situation: { wantsBuild }, settings }) => {
+    waysOut: ({ resolved: { design }, situation: { wantsBuild }, settings }, { backings }) => {
       if (!wantsBuild) return [];
-      // None of these begins with a material of the shop’s but its boards, which a mat here stands for.
-      const own = { mat: '', moulding: '', glazing: '', backing: '' };
-      return [way('other-build', design, [], withBuild(design, wantsBuild, settings, own), { build: wantsBuild })];
+      const board = [...backings.values()].find(({ type }) => type === 'foam');
+      // Of what a build begins with, only the board of a box is wanted by these.
+      const begins = { mat: '', moulding: '', glazing: '', backing: '', ...(board ? { boxBoard: board.code } : {}) };
+      return [way('other-build', design, [], withBuild(design, wantsBuild, settings, begins), { build: wantsBuild })];
     },
   },
   {
