@@ -111,6 +111,8 @@ for (const [name, place] of [
 ] as const) {
   await page.goto(place);
   await page.locator('main:not([aria-busy])').filter({ visible: true }).waitFor();
+  // What is cut is drawn once its room is known.
+  if (name === 'bench') await page.getByRole('img', { name: /^Drawing/ }).waitFor();
   await shot(name);
 }
 await page.goto('/rack');
