@@ -90,8 +90,12 @@ const crash = await killed();
 const browser = await counted('browser', 'playwright', ['test'], 'test-results/browser.json');
 
 // What the page looked like where a test failed: whoever reads this often has no more than what is printed here.
-for (const file of fs.globSync('test-results/browser/*/error-context.md'))
+const RESULTS = 'test-results/browser';
+for (const test of fs.existsSync(RESULTS) ? fs.readdirSync(RESULTS) : []) {
+  const file = `${RESULTS}/${test}/error-context.md`;
+  if (!fs.existsSync(file)) continue;
   process.stdout.write(`\n── ${file}\n${fs.readFileSync(file, 'utf8').slice(0, MOST_TOLD)}\n`);
+}
 
 const passed = (unit.told?.numPassedTests ?? 0) + (browser.told?.stats.expected ?? 0) + (crash === 0 ? 1 : 0);
 // A runner that failed without a failed test (a file it could not read) counts as one.

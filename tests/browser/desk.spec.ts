@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { forgetTyped, addCustomer, saveQuote, signIn, tape, total } from './shop';
+import { forgetTyped, addCustomer, saveQuote, scriptsOf, signIn, tape, total } from './shop';
 
 test.beforeEach(async ({ page }) => {
   await signIn(page);
@@ -127,10 +127,11 @@ test('offline for a while: typing goes on, the save waits and is done once, and 
 }) => {
   const number = await saveQuote(page, 'Goes Offline');
   // Nothing was given on this page yet: what waits is fetched at the first touch.
+  const fetched = scriptsOf(page);
   await page.reload();
   await page.getByLabel('Name', { exact: true }).click();
   await page.getByLabel('Name', { exact: true }).fill('Typed before');
-  await page.waitForLoadState('networkidle');
+  await expect.poll(fetched).toBe(true);
   await context.setOffline(true);
   await expect(page.getByText('No connection to the shop')).toBeVisible();
   await page.getByRole('button', { name: 'Save quote' }).click();

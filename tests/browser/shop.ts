@@ -1,4 +1,4 @@
-import { type Locator, type Page, expect } from './test';
+import { type Locator, type Page, type Request, expect } from './test';
 
 export const PEOPLE = { Ines: '2417', Tobin: '3108', Maro: '5520' } as const;
 
@@ -70,4 +70,16 @@ export async function saveQuote(page: Page, customer: string, size = '9 x 12'): 
   await page.waitForURL(/\/desk\/\d+$/);
   await expect(page.getByRole('link', { name: 'Print quote' })).toBeVisible();
   return Number(page.url().split('/').pop());
+}
+
+/** Whether every script is here that a page asked for from now on. */
+export function scriptsOf(page: Page): () => boolean {
+  const coming = new Set<Request>();
+  page.on('request', (request) => {
+    if (request.resourceType() === 'script') coming.add(request);
+  });
+  const gone = (request: Request) => void coming.delete(request);
+  page.on('requestfinished', gone);
+  page.on('requestfailed', gone);
+  return () => coming.size === 0;
 }

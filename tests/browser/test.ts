@@ -5,4 +5,12 @@ import { demoAddress } from './servers';
 export const test = plain.extend({
   baseURL: async ({}, give, { parallelIndex }) => give(demoAddress(parallelIndex)),
 });
-export { expect, type APIRequestContext, type Browser, type Locator, type Page, type Response } from '@playwright/test';
+export {
+  expect,
+  type APIRequestContext,
+  type Browser,
+  type Locator,
+  type Page,
+  type Request,
+  type Response,
+} from '@playwright/test';
