@@ -14,6 +14,7 @@ import { Engine, type Job, composeSheets, composeSticks, jobsOfSheets, jobsOfSti
 import { CHECK_POINTS, type CheckPoint, type StepKey } from '@/core/route/steps';
 import { priceOrder } from '@/core/pricing/order-price';
 import { type WorkOutContext, workOut } from '@/core/work-out';
+import { BUILDS } from '@/core/builds';
 import { type Design, newDesign } from '@/core/design/design';
 import { withBuild } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
@@ -71,6 +72,10 @@ function designOf(piece: DemoPiece): Design {
     frame: { ...start.frame, moulding: { code: piece.moulding } },
     glazing: { code: piece.glazing ?? 'GL-CLEAR' },
     backing: { code: 'FOAM-5' },
+    // An original is never fastened to a frame's own back.
+    ...(piece.original && BUILDS[start.build].uses.includes('mountBoard') && !start.mountBoard
+      ? { mountBoard: { code: STARTING_MATERIALS.mat } }
+      : {}),
     ...piece.over,
   };
 }

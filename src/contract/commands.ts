@@ -47,6 +47,7 @@ const houseSchema = z.strictObject({
   backing: articleCode,
   mirror: articleCode.optional(),
   boxBoard: articleCode.optional(),
+  mountBoard: articleCode.optional(),
 });
 /** What a customer likes: units, the border they mostly choose, how they are told; `none` where they refuse to be. */
 export const prefersSchema = z.strictObject({

@@ -53,6 +53,8 @@ export interface Glazing extends SheetMaterial {
 export const BACKINGS = ['foam', 'hardboard', 'corrugated', 'mat', 'mdf'] as const;
 export interface Backing extends SheetMaterial {
   readonly type: (typeof BACKINGS)[number];
+  /** It is charged by the rates of the mats. */
+  readonly asMat?: true;
 }
 
 /** A frame that is bought whole, with its own glass and its own back. */

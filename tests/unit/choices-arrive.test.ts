@@ -45,9 +45,11 @@ describe('a shadow box', () => {
   it('charges the board on its sides by the area of the strips, and names it on them', () => {
     const plain = box();
     const covered = { ...plain, sideBoard: { code: 'A3' } };
-    expect(amount(plain, 'sides')).toBe(0);
+    // It begins with the shop's usual mat.
+    expect(plain.sideBoard).toEqual({ code: HOUSE.mat });
+    expect(amount({ ...plain, sideBoard: undefined } as Design, 'sides')).toBe(0);
     const strips = done(covered).parts.filter((part) => part.kind === 'strip');
-    expect(strips.map(({ name }) => name)).toEqual(Array(2).fill('Side strip, Pulp on foam board'));
+    expect(strips.map(({ name }) => name)).toEqual(Array(2).fill('Side strip, Pulp on Foam 3'));
     const { cost } = catalogue.mats.get('A3')!;
     // Two of each length, in square feet, at cost times markup; each strip is rounded to the cent by itself.
     const each = strips.map(
@@ -58,7 +60,7 @@ describe('a shadow box', () => {
         100,
     );
     expect(amount(covered, 'sides')).toBe(each.reduce((sum, cents) => sum + 2 * Math.round(cents), 0));
-    expect(said(covered).join('\n')).toContain('Side strip, Pulp on foam board');
+    expect(said(covered).join('\n')).toContain('Side strip, Pulp on Foam 3');
   });
 
   it('keeps that board as it was when it is agreed', () => {

@@ -228,6 +228,10 @@ const CHANGES: Readonly<Record<string, { from?: Change; to: Change }>> = {
   },
   mountBoard: { to: (design) => ({ ...design, mountBoard: { code: 'A3' } }) },
   sideBoard: { to: (design) => ({ ...design, sideBoard: { code: 'A3' } }) },
+  innerBoard: {
+    from: (design) => ({ ...design, innerBoard: { code: 'B1' } }),
+    to: (design) => ({ ...design, innerBoard: { code: 'A3' } }),
+  },
   mount: { to: (design) => ({ ...design, mount: design.mount === 'corners' ? 'strips' : 'corners' }) },
   'hanging.rings': { to: (design) => ({ ...design, hanging: { ...design.hanging, rings: { distance: mm(44) } } }) },
   'hanging.slack': {
@@ -281,6 +285,7 @@ const frameless = (field: string, build: BuildCode) => BUILDS[build].frameless =
 
 /** Where a common field is not offered, as the desk does not ask for it there. */
 const NOT_OFFERED: Readonly<Partial<Record<string, (build: BuildCode) => boolean>>> = {
+  innerBoard: (build) => BUILDS[build].putsInside === undefined && !BUILDS[build].uses.includes('mats'),
   'frame.moulding': (build) => BUILDS[build].keepsFrame === true,
   'frame.inner': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,
   'frame.outside': (build) => BUILDS[build].walled === true || BUILDS[build].keepsFrame === true,

@@ -2,12 +2,14 @@
 import { describe, expect, it } from 'vitest';
 import type { BuildCode } from '@/core/builds';
 import type { Design } from '@/core/design/design';
-import { withBuild } from '@/core/design/with-build';
+import { withBuild, withInside } from '@/core/design/with-build';
 import { priceWorkings } from '@/core/public-api/answer';
 import { defaultSettings } from '@/core/settings';
 import { inches } from '@/core/units/length';
 import { type WorkedOut, workOut } from '@/core/work-out';
 import type { Quantity } from '@/core/working';
+import { wantedOf } from '@/core/cutting/demand';
+import { openWorkOut } from '@/server/public-api';
 import { notIncluded } from '@/server/offer';
 import { exampleDesign, inch, moulding, shop } from '../shop';
 
@@ -64,6 +66,137 @@ describe('a board that a build brings', () => {
     expect(withBuild({ ...design, mountBoard: { code: 'A3' } }, 'window-mat', SETTINGS, HOUSE).mountBoard).toEqual({
       code: 'A3',
     });
+  });
+});
+
+/** As its build begins it, with everything on that puts a board somewhere. */
+const DEEP = { given: moulding({ rabbetDepth: inches(3), height: inches(4) }) };
+const BRINGING: readonly (readonly [name: string, design: Design])[] = [
+  ['a raised float', { ...withBuild(exampleDesign(), 'float', SETTINGS, HOUSE), own: { raised: true } }],
+  [
+    'a garment with sleeves',
+    {
+      ...withBuild(exampleDesign(), 'garment', SETTINGS, HOUSE),
+      own: { sleeveCuff: inches(5), sleeveOuter: inches(9), sleeveUnder: inches(6) },
+    },
+  ],
+  ['stretched cloth', withBuild(exampleDesign(), 'fabric', SETTINGS, HOUSE)],
+  [
+    'a box',
+    withBuild(
+      { ...exampleDesign(), frame: { ...exampleDesign().frame, moulding: DEEP } },
+      'shadow-box',
+      SETTINGS,
+      HOUSE,
+    ),
+  ],
+  [
+    'three photos',
+    exampleDesign({
+      several: {
+        windows: [1, 2, 3].map(() => ({ width: inches(4), height: inches(6) })),
+        layout: 'row',
+        bridge: { across: inches(1), down: inches(1) },
+      },
+    }),
+  ],
+].map(([name, design]) => [name as string, withInside(design as Design, HOUSE)] as const);
+const BOARDS = /board|insert|patch|side strip/;
+
+describe('what a build puts inside', () => {
+  it.each(BRINGING)('%s: each board is of a list, in the plan and in the price', (_name, design) => {
+    const worked = done(design);
+    const boards = worked.parts.filter((part) => part.kind !== 'leg' && BOARDS.test(part.part));
+    expect(boards.length).toBeGreaterThan(0);
+    const { parts, beside } = wantedOf(worked, '1-1', new Set(worked.route.map(({ step }) => step)));
+    const planned = parts.map(({ id }) => / ([a-z ]+?)( \d+)?$/.exec(id)![1]);
+    for (const board of boards) {
+      if (board.kind === 'strip') expect(beside.map(({ part }) => part)).toContain(board.part);
+      else if (board.kind === 'flat') expect(planned).toContain(board.part);
+    }
+    // Twice as dear a board makes a dearer piece, by what it is charged: nothing else changes.
+    const { backings, mats } = shop('in').catalogue;
+    const board = design.innerBoard!;
+    const sheet = 'code' in board ? (mats.get(board.code) ?? backings.get(board.code)!) : board.given;
+    const twice = { ...sheet, cost: { ...sheet.cost!, amount: String(2 * Number(sheet.cost!.amount)) } };
+    const sum = (of: WorkedOut) => of.price!.lines.reduce((all, { amount }) => all + amount, 0);
+    const { innerBoard: _none, ...free } = design;
+    const [without, once, dear] = [free, design, { ...design, innerBoard: { given: twice } }].map((of) =>
+      sum(done(of)),
+    );
+    expect(once!).toBeGreaterThan(without!);
+    expect(Math.abs(dear! - once! - (once! - without!))).toBeLessThanOrEqual(8);
+  });
+
+  it('comes and goes with what wants it', () => {
+    const float = withBuild(exampleDesign(), 'float', SETTINGS, HOUSE);
+    expect(float.innerBoard).toBeUndefined();
+    const raised = withInside({ ...float, own: { raised: true } }, HOUSE);
+    expect(raised.innerBoard).toEqual({ code: HOUSE.boxBoard });
+    expect(withInside({ ...raised, innerBoard: { code: 'B3' } }, HOUSE).innerBoard).toEqual({ code: 'B3' });
+    expect(withInside({ ...raised, own: {} }, HOUSE).innerBoard).toBeUndefined();
+    expect(withBuild(raised, 'window-mat', SETTINGS, HOUSE).innerBoard).toBeUndefined();
+  });
+
+  it('is as thick as its board, or as was said', () => {
+    const raised = { ...withBuild(exampleDesign(), 'float', SETTINGS, HOUSE), mats: [], own: { raised: true } };
+    const thick = (design: Design) => done(design).stack.layers.find(({ part }) => part === 'lift board')!.thickness;
+    const given = { code: 'X', name: 'X', thickness: inch('3/8'), colour: '#ffffff', archival: true };
+    expect(thick({ ...raised, innerBoard: { given } })).toBe(inch('3/8'));
+    expect(thick({ ...raised, own: { raised: true, liftThickness: inch('1/2') }, innerBoard: { given } })).toBe(
+      inch('1/2'),
+    );
+  });
+});
+
+describe('a board that a build brings through the open interface (O5)', () => {
+  const rates = { mat: { costPerSquareMetre: '10', markup: '2' }, backing: { costPerSquareMetre: '3', markup: '2' } };
+  const total = (over: object) => {
+    const body = {
+      unit: 'mm',
+      piece: { width: 500, height: 300 },
+      frame: { moulding: { faceWidth: 30, rabbetWidth: 10, rabbetDepth: 60, height: 70 } },
+      rates,
+      ...over,
+    };
+    const answer = openWorkOut(body, undefined, 'mm', true);
+    if (!answer.ok) throw new Error(JSON.stringify(answer.issues));
+    return answer.value.price!.lines.reduce((all, line) => all + line.amount, 0);
+  };
+  it.each([
+    ['float', { mountBoard: {} }],
+    ['shadow-box', { mountBoard: { thickness: 5 }, innerBoard: { thickness: 5 }, sideBoard: {} }],
+  ])('costs in a %s what the same board costs when it is chosen', (build, boards) => {
+    expect(total({ build })).toBe(total({ build, ...boards }));
+    expect(total({ build })).toBeGreaterThan(total({ build, rates: { ...rates, mat: { costPerSquareMetre: '0' } } }));
+  });
+  it('is no other board when the back is another: dry mounted (B12)', () => {
+    const thick = (backing: object) => {
+      const body = { build: 'dry-mount', unit: 'mm', piece: { width: 500, height: 300 }, backing };
+      const answer = openWorkOut(
+        { ...body, frame: { moulding: { faceWidth: 30, rabbetWidth: 10, rabbetDepth: 30, height: 40 } } },
+        undefined,
+        'mm',
+        false,
+      );
+      if (!answer.ok) throw new Error(JSON.stringify(answer.issues));
+      return answer.value.stack.layers
+        .filter(({ part }) => part === 'mount board')
+        .map(({ thickness }) => thickness.mm);
+    };
+    expect(thick({ type: 'hardboard', thickness: 3 })).toEqual([5]);
+  });
+});
+
+describe('the depth of a piece', () => {
+  const body = { build: 'floater', unit: 'mm', piece: { width: 500, height: 300 }, wall: 8, innerDepth: 40 };
+  const issues = (over: object) => {
+    const answer = openWorkOut({ ...body, ...over }, undefined, 'mm', false);
+    return answer.ok ? [] : answer.issues.map(({ code, path }) => `${path} ${code}`);
+  };
+  it('is its thickness: both may be said, not two', () => {
+    expect(issues({ pieceDepth: 38, piece: { ...body.piece, thickness: 38 } })).toEqual([]);
+    expect(issues({ pieceDepth: 38, piece: { ...body.piece, thickness: 20 } })).toEqual(['pieceDepth input-wrong']);
   });
 });
 

@@ -33,6 +33,8 @@ export interface ResolvedPiece<D extends AnyDesign = AnyDesign> {
   readonly filler: Backing | undefined;
   readonly readyMade?: ReadyMade;
   readonly mountBoard: SheetMaterial | Backing | undefined;
+  /** What the boards are cut from that the build puts inside; foam board of nobody's list when absent. */
+  readonly innerBoard?: SheetMaterial | Backing;
   readonly sideBoard?: SheetMaterial;
   readonly settings: Settings;
   readonly log: WorkingsLog;
@@ -119,6 +121,8 @@ export interface Loose {
   readonly first?: Size;
   /** Goes into something: its cut size is rounded down. Else up. */
   readonly into: boolean;
+  /** The board it is cut from, where that is of a list. */
+  readonly board?: SheetMaterial | Backing;
   /** What its faces are covered with, charged by their area. */
   readonly covered?: SheetMaterial;
 }
@@ -262,6 +266,10 @@ export interface BuildFacts {
   readonly floatsInWindow?: true;
   /** The board that its piece lies on, where the desk begins with one: the shop's usual mat, or its board of boxes. */
   readonly brings?: 'mat' | 'box board';
+  /** Whether it puts a board inside, by what was chosen for it: a hidden board, an insert, the core of its side strips. */
+  readonly putsInside?: (own: Readonly<Record<string, unknown>>) => boolean;
+  /** Its sides are lined with the shop's usual mat, unless another is chosen. */
+  readonly linesSides?: true;
   /** Has no mat unless one is asked for. */
   readonly startsWithoutMat?: true;
   /** Its frame is of metal sections, and of nothing else. */

@@ -5,7 +5,19 @@
 import type { Length, Unit } from '../units/length';
 
 type ByUnit = Readonly<Record<Unit, Length>>;
-export type Field =
+/** Whether a field is asked for, by the other keys of its build and by the rest of the design. */
+type When = (own: Readonly<Record<string, unknown>>, design: { readonly mats: readonly unknown[] }) => boolean;
+/** A depth of the piece goes by its thickness where it is not said: the desk asks for one figure only. */
+export const asPiece: When = () => false;
+export const withoutMat: When = (_own, { mats }) => mats.length === 0;
+/** Asked for only where another is on. */
+export const whereOn =
+  (flag: string): When =>
+  (own) =>
+    own[flag] === true;
+
+export type Field = { readonly when?: When } & Kind;
+type Kind =
   | { readonly kind: 'length'; readonly usual?: ByUnit; readonly zero?: boolean }
   | { readonly kind: 'lengths'; readonly most: number }
   | { readonly kind: 'sides' }
@@ -15,7 +27,7 @@ export type Field =
 export type Fields = Readonly<Record<string, Field>>;
 
 /** A length with its default in inches and millimetres; none when it can be left out. */
-export const aLength = <const O extends { usual?: ByUnit; zero?: boolean }>(over: O) =>
+export const aLength = <const O extends { usual?: ByUnit; zero?: boolean; when?: When }>(over: O) =>
   ({ kind: 'length', ...over }) as const;
 export const both = (inch: Length, metric: Length): ByUnit => ({ in: inch, mm: metric });
 
@@ -49,6 +61,16 @@ export function usualOf(field: Field, unit: Unit): unknown {
   if (field.kind === 'choice') return field.of[0];
   if (field.kind === 'flag') return field.usual ?? false;
   return field.kind === 'lengths' ? [] : undefined;
+}
+
+/** The fields that have something to say for a design: those of what is off are not asked for. */
+export function askedOf(
+  fields: Fields,
+  design: { readonly own?: Readonly<Record<string, unknown>> | undefined; readonly mats: readonly unknown[] },
+  unit: Unit,
+): [name: string, field: Field][] {
+  const own = ownOf(fields, design.own, unit);
+  return Object.entries(fields).filter(([, { when }]) => when?.(own, design) ?? true);
 }
 
 /** What a design says of its build's own keys, with the defaults of the home unit for the rest. */

@@ -20,6 +20,7 @@ const unseen = <U extends FigureRule['unit']>({ unit, sign }: { unit: U; sign: S
 export const FIGURES = {
   board: size('more'),
   liftBoard: size('more'),
+  innerThickness: unseen(length('more')),
   boardFirst: size('more'),
   boardTrimmed: size('more'),
   riser: length('any'),

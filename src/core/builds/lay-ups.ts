@@ -136,7 +136,18 @@ export function layered(job: ResolvedPiece, fixed?: Parameters<typeof matted>[1]
   const mat = matted(job, fixed);
   const pack = mat?.package ?? fixed?.package ?? packageOfPiece(job);
   const patches = (mat?.windows ?? []).flatMap((window): Loose[] =>
-    window.patch ? [{ part: 'backing patch', name: window.title, count: 1, size: window.patch, into: true }] : [],
+    window.patch
+      ? [
+          {
+            part: 'backing patch',
+            name: window.title,
+            count: 1,
+            size: window.patch,
+            into: true,
+            ...(job.innerBoard ? { board: job.innerBoard } : {}),
+          },
+        ]
+      : [],
   );
   return rabbeted(job, {
     package: pack,

@@ -1,7 +1,7 @@
 /** What lies in a rabbet, layer by layer, with its weight. */
 import type { AnyDesign, PanelMaterial } from '../design/common';
 import { type Backing, type SheetMaterial, DENSITY } from '../materials';
-import { type Length, type Size, grow, times, toMm } from '../units/length';
+import { type Length, type Size, grow, mm, times, toMm } from '../units/length';
 import type { ResolvedPiece, Layer, Matted } from './build';
 
 export const squareMetres = (size: Size): number => (toMm(size.w) * toMm(size.h)) / 1e6;
@@ -63,10 +63,34 @@ export const isBackingBoard = (board: SheetMaterial | Backing): board is Backing
   'type' in board && board.type !== undefined && (board.type as string) !== 'mat';
 export const boardDensity = (board: SheetMaterial | Backing): number =>
   isBackingBoard(board) ? DENSITY[board.type] : DENSITY.mat;
+/** Which rates a board is charged by. */
+export const groupOf = (board: SheetMaterial | Backing): 'mat' | 'backing' =>
+  isBackingBoard(board) && !board.asMat ? 'backing' : 'mat';
 export const boardLayer = (part: Layer['part'], board: SheetMaterial | Backing, size: Size): Layer =>
-  sheetLayer(part, board, size, boardDensity(board), isBackingBoard(board) ? 'backing' : 'mat');
+  sheetLayer(part, board, size, boardDensity(board), groupOf(board));
 export const mountLayer = ({ mountBoard }: ResolvedPiece, size: Size): Layer[] =>
   mountBoard ? [boardLayer('mount board', mountBoard, size)] : [];
+const INSIDE = mm(5);
+/** How thick a board inside is: as said, else as its board is, else 5 mm. */
+export const insideThickness = ({ innerBoard }: ResolvedPiece, said: Length | undefined): Length =>
+  said ?? innerBoard?.thickness ?? INSIDE;
+/** A board that the build puts inside; `size` is absent where it is cut beside the stack. */
+export function insideLayer(
+  job: ResolvedPiece,
+  part: 'lift board' | 'insert',
+  fallback: string,
+  { of, thickness, beside = false }: { readonly of: Size; readonly thickness: Length; readonly beside?: boolean },
+): Layer {
+  const { innerBoard: board } = job;
+  return {
+    part,
+    name: board?.name ?? fallback,
+    colour: board?.colour ?? BEVEL_BOARD,
+    thickness,
+    kg: sheetKg(of, thickness, board ? boardDensity(board) : DENSITY.foam),
+    ...(beside ? {} : { size: of, ...(board ? { sheet: board, group: groupOf(board) } : {}) }),
+  };
+}
 export const fillerLayers = ({ filler, design: { fillerCount = 1 } }: ResolvedPiece, pack: Size): Layer[] =>
   filler
     ? Array.from({ length: fillerCount }, () => sheetLayer('filler', filler, pack, DENSITY[filler.type], 'backing'))

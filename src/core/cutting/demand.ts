@@ -1,7 +1,7 @@
 /** What the jobs of a shop still need cut from sticks and sheets. Source: handbook, cutting. */
 import { isBackingBoard } from '../builds/layers';
 import type { FlatPart, Part } from '../parts/parts';
-import { cutAt } from '../route/cut-at';
+import { BESIDE, cutAt } from '../route/cut-at';
 import type { StepKey } from '../route/steps';
 import type { Length, Size } from '../units/length';
 import type { WorkedOut } from '../work-out';
@@ -118,20 +118,17 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
         frame.legs.push({ id: `${frame.id} ${side}`, length: part.cut.longPoint });
       frames.set(part.frame, frame);
     }
-  const { glazing, mountBoard, backPane, filler } = resolved;
+  const { glazing, backPane, filler } = resolved;
+  const boards = [resolved.mountBoard, resolved.innerBoard].filter((board) => board !== undefined);
   const sheets: readonly { what: WantedPart['what']; codes: readonly string[] }[] = [
     {
       what: 'mat',
-      codes: codesOf([...resolved.mats, ...(mountBoard && !isBackingBoard(mountBoard) ? [mountBoard] : [])]),
+      codes: codesOf([...resolved.mats, ...boards.filter((board) => !isBackingBoard(board))]),
     },
     { what: 'glazing', codes: codesOf([glazing, backPane].filter(({ type }) => type !== 'none')) },
     {
       what: 'board',
-      codes: codesOf([
-        resolved.backing,
-        ...(filler ? [filler] : []),
-        ...(mountBoard && isBackingBoard(mountBoard) ? [mountBoard] : []),
-      ]),
+      codes: codesOf([resolved.backing, ...(filler ? [filler] : []), ...boards.filter(isBackingBoard)]),
     },
   ];
   const flat: WantedPart[] = [];
@@ -140,7 +137,11 @@ export function wantedOf(worked: Omit<WorkedOut, 'workings'>, ticket: string, op
     if (part.kind !== 'flat' || !part.sheet || part.code === undefined) continue;
     const { code } = part;
     const found = sheets.find(({ codes }) => codes.includes(code));
-    if (!found || !open.has(part.part === 'mount board' ? 'cut-backing' : STEP_OF[found.what])) continue;
+    if (
+      !found ||
+      !open.has(part.part === 'mount board' || BESIDE.includes(part.part) ? cutAt(part) : STEP_OF[found.what])
+    )
+      continue;
     for (let at = 0; at < part.count; at += 1) {
       const number = (count.get(part.part) ?? 0) + 1;
       count.set(part.part, number);

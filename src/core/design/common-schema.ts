@@ -119,7 +119,7 @@ export const readyMadeSchema = material<ReadyMade>(
 
 /** A board of either list; that of the backing boards knows what it is made of. */
 const mountBoardSchema = material<SheetMaterial | Backing>(
-  z.object({ ...sheetFields, type: z.enum(BACKINGS).optional() }),
+  z.object({ ...sheetFields, type: z.enum(BACKINGS).optional(), asMat: z.literal(true).optional() }),
 );
 
 const pieceSchema = z.object({
@@ -283,6 +283,8 @@ export const commonFields = {
   fillerCount: z.int().min(1).max(9).optional(),
   /** A board behind the piece: of the mats, or of the backing boards. */
   mountBoard: z.union([z.object({ code }), z.object({ given: mountBoardSchema })]).optional(),
+  /** The board that a build puts inside: a hidden board, an insert, the core of side strips, patches; as `mountBoard`. */
+  innerBoard: z.union([z.object({ code }), z.object({ given: mountBoardSchema })]).optional(),
   /** A mat board that covers the side strips of a box. */
   sideBoard: z.union([z.object({ code }), z.object({ given: sheetSchema })]).optional(),
   mount: z.enum(MOUNTS).optional(),

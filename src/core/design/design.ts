@@ -24,6 +24,24 @@ export interface DefaultMaterials {
   readonly mirror?: string;
   /** The board that an object in a box stands on. */
   readonly boxBoard?: string;
+  /** The board behind a piece, where the shop mounts on one as a rule. */
+  readonly mountBoard?: string;
+}
+
+const DEPTHS = ['pieceDepth', 'objectDepth'] as const;
+/** The depth of the piece as its build was told it, where it was. */
+export const depthTold = (
+  own: Design['own'],
+): { readonly key: (typeof DEPTHS)[number]; readonly deep: Length } | undefined => {
+  const key = DEPTHS.find((one) => typeof own?.[one] === 'number');
+  return key && { key, deep: own![key] as Length };
+};
+/** The depth of a piece and its thickness are one figure: what its build was told stands as its thickness. */
+export function oneDepth(design: Design): Design {
+  const told = depthTold(design.own);
+  if (!told) return design;
+  const { [told.key]: _deep, ...own } = design.own!;
+  return { ...design, own, piece: { ...design.piece, thickness: told.deep } };
 }
 
 /** A new design with the shop's defaults (R15); the piece's size is still to be measured. */
@@ -47,6 +65,7 @@ export function newDesign(settings: Settings, defaults: DefaultMaterials, width:
     frame: { moulding: { code: defaults.moulding }, allowance: settings.allowance },
     glazing: { code: defaults.glazing },
     backing: { code: defaults.backing },
+    ...(defaults.mountBoard ? { mountBoard: { code: defaults.mountBoard } } : {}),
     hanging: { rings: 'third', slack: settings.slack },
   };
 }

@@ -1,6 +1,7 @@
 /** Looks a design's materials up in the books. What is not there is an issue beside the field that names it. */
 import { type Issue, type Outcome, bad, good, issue } from '../issue';
 import type { Backing, Catalogue, Glazing, Moulding, ReadyMade, SheetMaterial } from '../materials';
+import { groupOf } from '../builds/layers';
 import { mm } from '../units/length';
 import { scoped } from '../jobs/scope';
 import { type PriceBook, ruleHeld } from '../pricing/book';
@@ -19,6 +20,8 @@ export interface Resolved {
   readonly inner: readonly Moulding[];
   readonly fillet: Moulding | undefined;
   readonly mountBoard: SheetMaterial | Backing | undefined;
+  /** What the boards are cut from that a build puts inside. */
+  readonly innerBoard?: SheetMaterial | Backing;
   /** What covers the side strips of a box. */
   readonly sideBoard?: SheetMaterial;
   /** A frame that is bought whole; its own moulding, glass and back stand above. */
@@ -34,10 +37,16 @@ function pick<T>(choice: Choice<T>, book: ReadonlyMap<string, T>, path: string, 
   return found;
 }
 
-/** A mount board is one of the mats or of the backing boards. */
-function pickMountBoard(choice: NonNullable<Design['mountBoard']>, { mats, backings }: Catalogue, issues: Issue[]) {
-  if ('code' in choice && !mats.has(choice.code)) return pick(choice, backings, 'mountBoard', issues);
-  return pick<SheetMaterial | Backing>(choice, mats, 'mountBoard', issues);
+/** A board behind the piece, or inside, is one of the mats or of the backing boards. */
+function pickBoard(
+  path: 'mountBoard' | 'innerBoard',
+  choice: Design['mountBoard'],
+  { mats, backings }: Catalogue,
+  issues: Issue[],
+) {
+  if (!choice) return undefined;
+  if ('code' in choice && !mats.has(choice.code)) return pick(choice, backings, path, issues);
+  return pick<SheetMaterial | Backing>(choice, mats, path, issues);
 }
 
 const ITS_OWN = { colour: '#c6dddc', archival: false } as const;
@@ -86,7 +95,8 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
     pick(one.moulding, catalogue.mouldings, `frame.inner.${index}.moulding`, issues),
   );
   const fillet = design.fillet && pick(design.fillet.moulding, catalogue.mouldings, 'fillet.moulding', issues);
-  const mountBoard = design.mountBoard && pickMountBoard(design.mountBoard, catalogue, issues);
+  const mountBoard = pickBoard('mountBoard', design.mountBoard, catalogue, issues);
+  const innerBoard = pickBoard('innerBoard', design.innerBoard, catalogue, issues);
   const sideBoard = design.sideBoard && pick(design.sideBoard, catalogue.mats, 'sideBoard', issues);
   if (!moulding || !glazing || !backPane || !backing || issues.length > 0) return bad(...issues);
   return good({
@@ -100,6 +110,7 @@ export function resolve(design: Design, catalogue: Catalogue): Outcome<Resolved>
     inner: inner as Moulding[],
     fillet,
     mountBoard,
+    ...(innerBoard ? { innerBoard } : {}),
     ...(sideBoard ? { sideBoard } : {}),
     ...(readyMade ? { readyMade } : {}),
   });
@@ -110,7 +121,7 @@ function withChoices(
   design: Design,
   change: <T extends { code: string }>(choice: Choice<T>, of: Place) => Choice<T>,
 ): Design {
-  const { frame, fillet, mountBoard, sideBoard, backPane, filler } = design;
+  const { frame, fillet, mountBoard, innerBoard, sideBoard, backPane, filler } = design;
   return {
     ...design,
     mats: design.mats.map((mat, index) => ({
@@ -138,6 +149,7 @@ function withChoices(
       ? { fillet: { ...fillet, moulding: change<Moulding>(fillet.moulding, { kind: 'fillet', index: 0 }) } }
       : {}),
     ...(mountBoard ? { mountBoard: change<SheetMaterial>(mountBoard, { kind: 'mount', index: 0 }) } : {}),
+    ...(innerBoard ? { innerBoard: change<SheetMaterial>(innerBoard, { kind: 'inside', index: 0 }) } : {}),
     ...(sideBoard ? { sideBoard: change<SheetMaterial>(sideBoard, { kind: 'sides', index: 0 }) } : {}),
     ...(backPane ? { backPane: change<Glazing>(backPane, { kind: 'back pane', index: 0 }) } : {}),
     ...(filler ? { filler: change<Backing>(filler, { kind: 'filler', index: 0 }) } : {}),
@@ -154,6 +166,7 @@ interface Place {
     | 'filler'
     | 'fillet'
     | 'mount'
+    | 'inside'
     | 'sides'
     | 'ready-made';
   readonly index: number;
@@ -175,16 +188,18 @@ export function freeze({ design, ...found }: Resolved, groups: PriceBook['groups
       filler: found.filler,
       fillet: found.fillet,
       mount: found.mountBoard,
+      inside: found.innerBoard,
       sides: found.sideBoard,
       'ready-made': found.readyMade,
     })[kind];
-  const mountGroup = found.mountBoard && 'type' in found.mountBoard ? 'backing' : 'mat';
+  const boardGroup = (board: SheetMaterial | Backing | undefined) => (board ? groupOf(board) : 'mat');
   const group = {
     mat: 'mat',
     moulding: 'moulding',
     inner: 'moulding',
     fillet: 'moulding',
-    mount: mountGroup,
+    mount: boardGroup(found.mountBoard),
+    inside: boardGroup(found.innerBoard),
     sides: 'mat',
     glazing: 'glazing',
     'back pane': 'glazing',

@@ -2,6 +2,7 @@
 import { BUILDS, type BuildCode } from '../builds';
 import type { Settings } from '../settings';
 import type { PieceKind } from './choices';
+import { isHinged } from '../builds/matting';
 import { length } from '../units/length';
 import type { Design, DefaultMaterials } from './design';
 
@@ -10,9 +11,10 @@ const FLAT = length(96);
 const FIRST_KIND = 'print';
 
 /** The code of the board that a build begins with, as the shop has it. */
-function broughtBy(build: BuildCode, { mat, boxBoard }: DefaultMaterials): string | undefined {
-  const { brings } = BUILDS[build];
-  return brings === 'mat' ? mat : brings === 'box board' ? boxBoard : undefined;
+function broughtBy(build: BuildCode, { mat, boxBoard, mountBoard }: DefaultMaterials): string | undefined {
+  const { brings, uses } = BUILDS[build];
+  if (brings) return brings === 'mat' ? mat : boxBoard;
+  return uses.includes('mountBoard') ? mountBoard : undefined;
 }
 
 /** A rigid print in a floater is taped to a strainer that fills the frame: nothing is driven into it. */
@@ -27,9 +29,33 @@ export function withKind(design: Design, kind: PieceKind): Design {
   return { ...of, own: wants ? { ...own, strainer: true } : own };
 }
 
+/** Several windows whose pieces are hinged, each to a patch of its own. */
+const patched = ({ several }: Design) => several?.windows.some(isHinged) ?? false;
+
+/** The boards that its build puts inside: there where they are wanted, as the shop has them, and gone where not. */
+export function withInside(design: Design, { mat, boxBoard }: DefaultMaterials): Design {
+  const { putsInside, linesSides } = BUILDS[design.build];
+  const inside = putsInside?.(design.own ?? {}) ? boxBoard : patched(design) ? mat : undefined;
+  const { innerBoard, sideBoard, ...rest } = design;
+  const board = inside === undefined ? undefined : (innerBoard ?? { code: inside });
+  const sides = linesSides ? (sideBoard ?? { code: mat }) : undefined;
+  if (board === innerBoard && sides === sideBoard) return design;
+  return { ...rest, ...(board ? { innerBoard: board } : {}), ...(sides ? { sideBoard: sides } : {}) };
+}
+
 export function withBuild(design: Design, build: BuildCode, settings: Settings, defaults: DefaultMaterials): Design {
   if (build === design.build) return design;
-  const { own: _own, several, spacer, fillet, mount: _mount, sideBoard: _sides, mountBoard: board, ...rest } = design;
+  const {
+    own: _own,
+    several,
+    spacer,
+    fillet,
+    mount: _mount,
+    sideBoard: _sides,
+    innerBoard: _inside,
+    mountBoard: board,
+    ...rest
+  } = design;
   const of = BUILDS[build];
   const uses = (part: (typeof of.uses)[number]) => of.uses.includes(part);
   // The board that a build began with goes with it.
@@ -55,7 +81,7 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
         ? []
         : design.mats;
   const { floatGap: _gap, ...window } = design.window;
-  return {
+  const built: Design = {
     ...rest,
     ...(onStrainer(build, kind) ? { own: { strainer: true } } : {}),
     build,
@@ -70,4 +96,5 @@ export function withBuild(design: Design, build: BuildCode, settings: Settings, 
     ...(of.mirrored && defaults.mirror ? { glazing: { code: defaults.mirror } } : {}),
     ...(BUILDS[design.build].mirrored && !of.mirrored ? { glazing: { code: defaults.glazing } } : {}),
   };
+  return withInside(built, defaults);
 }

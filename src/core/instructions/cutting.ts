@@ -2,6 +2,7 @@
 import type { CutLayer, Window } from '../builds/build';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import { FOUR } from '../builds/many-sided';
+import { depthTold } from '../design/design';
 import { timesTangent } from '../sizing/polygon';
 import { wantedOutside, woodLeft, widening } from '../sizing/match';
 import { markingOut } from '../sizing/mats';
@@ -15,13 +16,6 @@ const flatsOf = ({ worked }: Has): FlatPart[] => worked.parts.filter((part) => p
 const stripsOf = ({ worked }: Has): StripPart[] => worked.parts.filter((part) => part.kind === 'strip');
 
 /** The piece itself, as it was measured, and how it must be handled. */
-const OWN_DEPTHS = ['pieceDepth', 'objectDepth'] as const;
-/** Its depth as its build was told it: one figure, however it was typed. */
-function deepAs(own: Readonly<Record<string, unknown>> | undefined): Length | undefined {
-  const key = OWN_DEPTHS.find((one) => typeof own?.[one] === 'number');
-  return key && (own![key] as Length);
-}
-
 export function pieceLines({ worked, design }: Has): Line[] {
   const { piece, own } = design;
   const { larger, smaller } = worked.sizes.piece;
@@ -31,7 +25,7 @@ export function pieceLines({ worked, design }: Has): Line[] {
     line('piece', {
       kind: piece.kind,
       title: piece.title,
-      thickness: deepAs(own) ?? piece.thickness,
+      thickness: depthTold(own)?.deep ?? piece.thickness,
       ...sized(carrier ? smaller : larger),
     }),
     ...(carrier ? [line('carried-by', sized(larger))] : []),

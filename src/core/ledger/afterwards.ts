@@ -33,9 +33,9 @@ function partCosts(worked: Omit<WorkedOut, 'workings'>, ticket: string, steps: r
   const { frames, parts } = wantedOf(worked, ticket, new Set(steps));
   const { resolved } = worked;
   const mouldings = new Map(worked.sizes.frames.map(({ moulding }) => [moulding.code, moulding]));
-  const { mats, glazing, backPane, mountBoard, filler, backing } = resolved;
+  const { mats, glazing, backPane, mountBoard, innerBoard, filler, backing } = resolved;
   const sheets = new Map(
-    [...mats, glazing, backPane, mountBoard, filler, backing].flatMap((sheet) =>
+    [...mats, glazing, backPane, mountBoard, innerBoard, filler, backing].flatMap((sheet) =>
       sheet ? [[sheet.code, sheet] as const] : [],
     ),
   );

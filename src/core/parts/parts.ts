@@ -69,6 +69,7 @@ function looseParts(loose: readonly Loose[], step: Length): Part[] {
         count,
         exact: loose.size,
         cut,
+        ...(loose.board ? { sheet: true, code: loose.board.code } : {}),
         ...(loose.first ? { first: loose.first } : {}),
       };
     }

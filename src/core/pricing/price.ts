@@ -4,7 +4,9 @@
  * Source: handbook, prices; rulings R12, R40 to R46, R73, R75.
  */
 import { mountOf } from '../builds';
-import type { LayUp, Layer, Pair } from '../builds/build';
+import type { LayUp, Layer, Loose, Pair } from '../builds/build';
+import { groupOf } from '../builds/layers';
+import type { SheetMaterial } from '../materials';
 import type { Resolved } from '../design/resolve';
 import type { Scoped } from '../jobs/scope';
 import type { Sizes } from '../sizes';
@@ -165,23 +167,36 @@ function barsLine({ book }: Pricing, { loose }: LayUp): PriceLine[] {
   return [goods('bars', made.shown, [made])];
 }
 
+/** So many of one size, each charged as a layer of that sheet is. */
+const cutFrom = (sheet: SheetMaterial, of: Size, count: number, group: 'mat' | 'backing'): Layer[] =>
+  Array.from({ length: count }, () => ({
+    part: 'insert',
+    name: sheet.name,
+    colour: sheet.colour,
+    thickness: sheet.thickness,
+    kg: 0,
+    sheet,
+    size: of,
+    group,
+  }));
+/** What a board beside the stack takes of its sheet: a strip by its length and height, a sleeve by its longer edge. */
+const takes = ({ size: flat, length: long, height, width, covered }: Loose): Size | undefined => {
+  const other = covered ? height : (width ?? height);
+  return flat ?? (long && other ? size(long, other) : undefined);
+};
 /** Mat board on the sides of a box, by the area of its strips. */
 function sidesLine(pricing: Pricing, { loose }: LayUp): PriceLine | undefined {
-  const sides = loose.flatMap(({ covered, length: long, height, count }): Layer[] =>
-    covered && long && height
-      ? Array.from({ length: count }, () => ({
-          part: 'side strips',
-          name: covered.name,
-          colour: covered.colour,
-          thickness: covered.thickness,
-          kg: 0,
-          sheet: covered,
-          size: size(long, height),
-        }))
-      : [],
+  const sides = loose.flatMap(({ covered, length: long, height, count }) =>
+    covered && long && height ? cutFrom(covered, size(long, height), count, 'mat') : [],
   );
   return layersLine(pricing, 'sides', 'mat', sides);
 }
+/** Boards that are put inside beside the stack: an insert, sleeves, patches, the core of side strips. */
+const besides = ({ loose }: LayUp): Layer[] =>
+  loose.flatMap((one) => {
+    const of = takes(one);
+    return one.board && of ? cutFrom(one.board, of, one.count, groupOf(one.board)) : [];
+  });
 
 function mountingLine({ design }: Resolved, { united, book }: Pricing): PriceLine[] {
   const method = mountOf(design);
@@ -217,7 +232,9 @@ export function pricePiece(
   const { design } = resolved;
   const pricing: Pricing = { book, united: sizes.unitedSize, areas: new Map() };
   const group = (key: Group) =>
-    laid.layers.filter((layer) => layer.group === key && layer.part !== 'filler' && !layer.comes);
+    [...laid.layers, ...besides(laid)].filter(
+      (layer) => layer.group === key && layer.part !== 'filler' && !layer.comes,
+    );
   const fillers = laid.layers.filter((layer) => layer.part === 'filler');
   const frames = scope.frame ? sizes.frames : [];
   const inner = (of: 'liner' | 'fillet') => [...frames].reverse().filter((frame) => frame.of === of);
@@ -260,7 +277,7 @@ export function pricePiece(
     ...frames
       .filter((frame) => !(laid.readyMade && frame.of === 'frame'))
       .map((frame) => ({ of: frame.moulding, rule: book.groups.moulding })),
-    ...laid.layers.flatMap((layer) =>
+    ...[...laid.layers, ...besides(laid)].flatMap((layer) =>
       layer.sheet && layer.group && !layer.comes ? [{ of: layer.sheet, rule: book.groups[layer.group] }] : [],
     ),
   ]

@@ -225,6 +225,10 @@ const common = {
   backing: backing.optional(),
   filler: backing.optional().describe('fills spare depth'),
   mountBoard: z.union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()]).optional(),
+  innerBoard: z
+    .union([code, z.strictObject({ type: z.enum(BACKINGS), ...sheetInline }).partial()])
+    .optional()
+    .describe('what a build puts inside: a hidden board, an insert, the core of side strips, patches'),
   sideBoard: z
     .union([code, z.strictObject(sheetInline).partial()])
     .optional()

@@ -1,7 +1,9 @@
 /** The parts of a design as an open request gives them: piece, mats, glazing, boards, frame and hanging. */
+import { BUILDS } from '../builds';
 import type { Build } from '../builds/build';
 import { FOUR } from '../builds/many-sided';
-import type { Design } from '../design/design';
+import { type DefaultMaterials, type Design, depthTold } from '../design/design';
+import { withInside } from '../design/with-build';
 import type { Backing, Glazing, Moulding } from '../materials';
 import type { Settings } from '../settings';
 import { type Length, length, mm } from '../units/length';
@@ -16,7 +18,19 @@ export interface Reading {
   readonly settings: Settings;
 }
 
-export function pieceOf({ body, reader, build, settings }: Reading, start: Design['piece']): Design['piece'] {
+/** How thick it is, or how deep as its build is told it: one figure, whichever key says it. */
+function thicknessOf({ body, reader, build, settings }: Reading, start: Length, own: Design['own']): Length {
+  const usual = build.usualPiece?.thickness[settings.homeUnit] ?? start;
+  const told = depthTold(own);
+  const { thickness } = body.piece;
+  const read = reader.read('piece.thickness', thickness, told?.deep ?? usual);
+  if (told && thickness !== undefined && read !== told.deep)
+    reader.complain(told.key, 'input-wrong', { reason: 'one-depth' });
+  return read;
+}
+
+export function pieceOf(reading: Reading, start: Design['piece'], own: Design['own']): Design['piece'] {
+  const { body, reader, build } = reading;
   const { piece } = body;
   const usual = build.usualPiece;
   const [width2, height2] = [reader.maybe('piece.width2', piece.width2), reader.maybe('piece.height2', piece.height2)];
@@ -26,7 +40,7 @@ export function pieceOf({ body, reader, build, settings }: Reading, start: Desig
     kind: piece.kind ?? usual?.kind ?? 'print',
     ...(width2 ? { width2 } : {}),
     ...(height2 ? { height2 } : {}),
-    thickness: reader.read('piece.thickness', piece.thickness, usual?.thickness[settings.homeUnit] ?? start.thickness),
+    thickness: thicknessOf(reading, start.thickness, own),
     irreplaceable: piece.irreplaceable ?? false,
     signed: piece.signed ?? false,
     ...(piece.kg === undefined ? {} : { kg: piece.kg }),
@@ -85,13 +99,53 @@ export function matsOf({ body, reader, build, settings }: Reading): Design['mats
   });
 }
 
-export function mountBoardOf({ body: { mountBoard, rates }, reader }: Reading): Pick<Design, 'mountBoard'> {
-  if (mountBoard === undefined) return {};
-  if (typeof mountBoard === 'string') return { mountBoard: { code: mountBoard } };
-  const { type } = mountBoard;
+export const mountBoardOf = (reading: Reading): Pick<Design, 'mountBoard'> => {
+  const mountBoard = boardOf(reading, 'mountBoard', 'mount board');
+  return mountBoard ? { mountBoard } : {};
+};
+export const innerBoardOf = (reading: Reading): Pick<Design, 'innerBoard'> => {
+  const innerBoard = boardOf(reading, 'innerBoard', 'board inside');
+  return innerBoard ? { innerBoard } : {};
+};
+function boardOf({ body, reader }: Reading, key: 'mountBoard' | 'innerBoard', name: string): Design['mountBoard'] {
+  const { [key]: board, rates } = body;
+  if (board === undefined) return undefined;
+  if (typeof board === 'string') return { code: board };
+  const { type } = board;
   const rate = type ? rates?.backing : rates?.mat;
-  const board = reader.sheet(mountBoard, 'mountBoard', 'mount board', type ? mm(5) : mm(1.4), rate);
-  return { mountBoard: { given: type ? { ...board, type } : board } };
+  const sheet = reader.sheet(board, key, name, type ? FOAM : mm(1.4), rate);
+  return { given: type ? { ...sheet, type } : sheet };
+}
+
+const FOAM = mm(5);
+/**
+ * With the boards that its build brings, where the request chose none: those of the shop by their code; where it brings
+ * rates of its own, at its mats' rate.
+ */
+export function withBrought({ body, reader, settings }: Reading, design: Design, defaults: DefaultMaterials): Design {
+  const { rates } = body;
+  const { brings } = BUILDS[design.build];
+  const mat = (name: string): NonNullable<Design['sideBoard']> =>
+    rates || !defaults.mat
+      ? { given: reader.sheet({}, '', name, settings.spacerMat, rates?.mat) }
+      : { code: defaults.mat };
+  const foam = (name: string): NonNullable<Design['innerBoard']> =>
+    rates || !defaults.boxBoard
+      ? { given: { ...reader.sheet({}, '', name, FOAM, rates?.mat), type: 'foam', asMat: true } }
+      : { code: defaults.boxBoard };
+  // A float in a window lies on what was chosen for it, and is cautioned where that is nothing.
+  const wanted = brings !== undefined && !design.mountBoard && !(brings === 'mat' && design.mats.length > 0);
+  const mount = wanted ? { mountBoard: brings === 'mat' ? mat('Float board') : foam('Foam board 5 mm') } : {};
+  const needs = withInside(design, { ...defaults, boxBoard: 'foam', mat: 'mat' });
+  const inside = needs.innerBoard;
+  return {
+    ...needs,
+    ...mount,
+    ...(inside && !design.innerBoard
+      ? { innerBoard: 'code' in inside && inside.code === 'mat' ? mat('Backing patch') : foam('Board inside') }
+      : {}),
+    ...(needs.sideBoard && !design.sideBoard ? { sideBoard: mat('Mat on its sides') } : {}),
+  };
 }
 
 export function sideBoardOf({ body: { sideBoard, rates }, reader }: Reading): Pick<Design, 'sideBoard'> {

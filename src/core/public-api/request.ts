@@ -17,10 +17,12 @@ import {
   glazingOf,
   hangingOf,
   matsOf,
+  innerBoardOf,
   mountBoardOf,
   sideBoardOf,
   ownKeysOf,
   pieceOf,
+  withBrought,
 } from './request-parts';
 import { RequestReader } from './request-reader';
 
@@ -52,11 +54,11 @@ export function readRequest(
   const own = ownKeysOf(reading);
   const setBack = typeof body.spacer === 'object' ? body.spacer.setBack : undefined;
 
-  const design: Design = {
+  const asked: Design = {
     ...start,
     build: body.build,
     ...(Object.keys(own).length > 0 ? { own } : {}),
-    piece: pieceOf(reading, start.piece),
+    piece: pieceOf(reading, start.piece, own),
     insists: body.insists ?? '',
     window: windowOf(body.window, settings, reader),
     ...severalOf(body, reader),
@@ -77,6 +79,7 @@ export function readRequest(
     backing: backingOf(reading),
     ...fillerOf(reading),
     ...mountBoardOf(reading),
+    ...innerBoardOf(reading),
     ...sideBoardOf(reading),
     ...(body.mount ? { mount: body.mount } : {}),
     hanging: hangingOf(reading),
@@ -91,7 +94,7 @@ export function readRequest(
     ...(body.extras ? { extras: body.extras } : {}),
   };
   const request: OpenRequest = {
-    design,
+    design: withBrought(reading, asked, defaults),
     settings,
     ...(rates ? { prices: pricesOf(rates) } : {}),
     ...(rates?.labour?.minutes === undefined ? {} : { minutes: rates.labour.minutes }),

@@ -4,7 +4,8 @@ import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { BUILDS } from '@/core/builds';
-import { type Field, usualOf } from '@/core/builds/fields';
+import { withInside } from '@/core/design/with-build';
+import { type Field, askedOf, usualOf } from '@/core/builds/fields';
 import { fieldText } from '@/core/units/format-length';
 import type { Length, Sides, Unit } from '@/core/units/length';
 import { parseLength } from '@/core/units/parse-length';
@@ -12,8 +13,8 @@ import { choiceName } from '@/words/builds';
 import { fieldName } from '@/words/build-parts';
 import styles from './desk.module.css';
 import { Choose, Measure, TextField, Tick } from './inputs';
-import type { SectionProps } from './section-props';
-import { BUILD_FIELDS } from '@/words/screens/desk-sections';
+import { type SectionProps, codeOf } from './section-props';
+import { BUILD_FIELDS, SECTION } from '@/words/screens/desk-sections';
 import { patient } from '@/ui/patient';
 
 const Sentences = dynamic(() => patient(() => import('@/ui/sentences')).then((file) => file.Sentences), {
@@ -142,7 +143,8 @@ function Seat({
 
 /** Short fields two in a row, the others each in their own. */
 export function BuildFields(props: Omit<SectionProps, 'worked'>) {
-  const fields = Object.entries(BUILDS[props.piece.design.build].fields);
+  const { design } = props.piece;
+  const fields = askedOf(BUILDS[design.build].fields, design, props.shop.homeUnit);
   const lengths = fields.filter(([, field]) => field.kind === 'length');
   const others = fields.filter(([, field]) => field.kind !== 'length');
   const show = ([name, field]: (typeof fields)[number]) => (
@@ -152,6 +154,45 @@ export function BuildFields(props: Omit<SectionProps, 'worked'>) {
     <>
       {others.map(show)}
       {lengths.length > 0 && <div className={styles.pair}>{lengths.map(show)}</div>}
+      <Boards {...props} />
+    </>
+  );
+}
+
+/** The boards that the build brings, chosen where it is chosen. */
+function Boards({ shop: { lists, defaults }, piece: { design }, desk }: Omit<SectionProps, 'worked'>) {
+  const { brings } = BUILDS[design.build];
+  const { innerBoard, sideBoard } = withInside(design, defaults);
+  const boards = [...lists.mats, ...lists.backings];
+  return (
+    <>
+      {brings && (
+        <Choose
+          label={SECTION.mountBoard[design.build] ?? SECTION.mountBoardBehindIt}
+          name="mountBoard"
+          value={design.mountBoard ? codeOf(design.mountBoard) : ''}
+          options={boards}
+          onChange={(code) => desk.put(['mountBoard'], { code })}
+        />
+      )}
+      {innerBoard && (
+        <Choose
+          label={SECTION.innerBoard[design.build] ?? SECTION.patches}
+          name="innerBoard"
+          value={codeOf(innerBoard)}
+          options={boards}
+          onChange={(code) => desk.put(['innerBoard'], { code })}
+        />
+      )}
+      {sideBoard && (
+        <Choose
+          label={SECTION.sideBoard}
+          name="sideBoard"
+          value={codeOf(sideBoard)}
+          options={lists.mats}
+          onChange={(code) => desk.put(['sideBoard'], { code })}
+        />
+      )}
     </>
   );
 }

@@ -3,16 +3,19 @@
 import { type Dispatch, type SetStateAction, useMemo } from 'react';
 import type { ShopView } from '@/contract/views';
 import type { BuildCode } from '@/core/builds';
-import { type Edit, type Path, redo, set, undo } from '@/core/design/edit';
+import { type Edit, type Path, apply, redo, set, undo } from '@/core/design/edit';
 import { thaw } from '@/core/design/resolve';
 import { type Choosing, inAll } from '@/core/design/candidates';
 import type { Design } from '@/core/design/design';
-import { withBuild } from '@/core/design/with-build';
+import { withBuild, withInside } from '@/core/design/with-build';
 import { defaultSettings } from '@/core/settings';
 import type { Unit } from '@/core/units/length';
 import type { WallChoice } from '@/core/wall/wall';
 import { type DeskState, committed, edited, moved } from './desk-state';
 import { type Draft, commitLength, newPiece, typeLength } from './draft';
+
+/** What a board inside depends on. */
+const BRINGING: ReadonlySet<string | number> = new Set(['own', 'several']);
 
 type SetState = Dispatch<SetStateAction<DeskState>>;
 
@@ -28,6 +31,15 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
       setState((before) => edited(before, everywhere(make), join));
     };
     const inPiece = (index: number, path: Path): Path => ['pieces', index, 'design', ...path];
+    /** The boards inside that come and go with what was chosen. */
+    const broughtBy = (change: Edit, now: Draft, index: number): Edit => {
+      const after = apply(now, change);
+      const { innerBoard, sideBoard } = withInside(after.pieces[index]!.design, shop.defaults);
+      return [
+        ...set(after, inPiece(index, ['innerBoard']), innerBoard),
+        ...set(after, inPiece(index, ['sideBoard']), sideBoard),
+      ].filter(({ from, to }) => from !== to);
+    };
     return {
       type: (path: Path, text: string) => edit((now, index) => typeLength(now, index, path, text, unit), true),
       commit: (path: Path) => {
@@ -40,7 +52,10 @@ export function useDeskActions(setState: SetState, clearIssues: () => void, shop
         );
       },
       put: (path: Path, value: unknown, join = false) =>
-        edit((now, index) => set(now, inPiece(index, path), value), join),
+        edit((now, index) => {
+          const change = set(now, inPiece(index, path), value);
+          return BRINGING.has(path[0]!) ? [...change, ...broughtBy(change, now, index)] : change;
+        }, join),
       /** The piece built another way. */
       build: (to: BuildCode) =>
         edit((now, index) =>

@@ -172,7 +172,7 @@ export function PieceSection({ shop, piece, worked, unit, desk }: SectionProps) 
       </Button>
       <House piece={piece} desk={desk} />
       <OutOfSquare worked={worked} shop={shop} />
-      {Object.keys(BUILDS[piece.design.build].fields).length > 0 && (
+      {(piece.design.several !== undefined || Object.keys(BUILDS[piece.design.build].fields).length > 0) && (
         <BuildFields piece={piece} unit={unit} desk={desk} shop={shop} />
       )}
       <Toggle

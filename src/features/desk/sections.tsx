@@ -150,22 +150,13 @@ export function BackSection({ shop, piece, worked, unit, desk }: SectionProps) {
           onChange={(code) => desk.put(['backing'], { code })}
         />
       )}
-      {uses('mountBoard') && (
+      {uses('mountBoard') && !BUILDS[piece.design.build].brings && (
         <FromList
           label={SECTION.mountBoardBehindIt}
           none={SECTION.noMountBoard}
           value={piece.design.mountBoard && codeOf(piece.design.mountBoard)}
           options={[...shop.lists.mats, ...shop.lists.backings]}
           onChange={(code) => desk.put(['mountBoard'], code && { code })}
-        />
-      )}
-      {uses('sideBoard') && (
-        <FromList
-          label={SECTION.sideBoard}
-          none={SECTION.noSideBoard}
-          value={piece.design.sideBoard && codeOf(piece.design.sideBoard)}
-          options={shop.lists.mats}
-          onChange={(code) => desk.put(['sideBoard'], code && { code })}
         />
       )}
       {uses('backing') && <Filler shop={shop} piece={piece} desk={desk} />}

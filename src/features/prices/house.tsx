@@ -18,7 +18,8 @@ export function House({ shop: { lists }, house, onChange }: Props) {
     backing: lists.backings,
     mirror: lists.glazings,
     boxBoard: lists.backings,
-  } as const;
+    mountBoard: [{ code: '', name: PRICES.noMountBoard }, ...lists.mats, ...lists.backings],
+  };
   return (Object.keys(from) as (keyof typeof from)[]).map((key) => (
     <Choose
       key={key}
@@ -26,7 +27,10 @@ export function House({ shop: { lists }, house, onChange }: Props) {
       name={`house-${key}`}
       value={house[key] ?? ''}
       options={from[key]}
-      onChange={(code) => onChange({ ...house, [key]: code })}
+      onChange={(code) => {
+        const { [key]: _before, ...others } = house;
+        onChange((code === '' ? others : { ...house, [key]: code }) as DefaultMaterials);
+      }}
     />
   ));
 }

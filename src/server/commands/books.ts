@@ -81,6 +81,7 @@ async function notListed(
     backing: kept(lists.backings, house.backing),
     mirror: kept(lists.glazings, house.mirror),
     boxBoard: kept(lists.backings, house.boxBoard),
+    mountBoard: kept([...lists.mats, ...lists.backings], house.mountBoard),
   };
   return (Object.keys(found) as (keyof typeof found)[])
     .filter((key) => !found[key] && house[key] !== before[key])

@@ -15,6 +15,7 @@ const REASONS: Readonly<Record<string, (figures: Figures) => string>> = {
   'not-seen-within': () => 'a name without signs that cannot be seen; type it again',
   'not-seen': () => 'letters or figures that can be seen',
   'day-out-of-range': () => 'a day from 2000 to 2199',
+  'one-depth': () => 'another depth than its thickness',
   'one-size-only': () => 'one of outside, sight and rabbet',
   'not-a-time': () => 'a time such as 09:00',
   'hours-backwards': () => 'it closes after it opens',

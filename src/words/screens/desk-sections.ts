@@ -128,8 +128,21 @@ export const SECTION = {
   backing: 'Backing',
   mountBoardBehindIt: 'Mount board behind it',
   noMountBoard: 'No mount board',
+  /** What lies behind the piece, where its build brings it. */
+  mountBoard: {
+    float: 'Board it floats on',
+    'dry-mount': 'Board it is bonded to',
+    'shadow-box': 'Board it stands on',
+  } as Readonly<Partial<Record<string, string>>>,
+  /** What a build puts inside. */
+  innerBoard: {
+    float: 'Hidden board',
+    garment: 'Insert cut from',
+    fabric: 'Board under the cloth',
+    'shadow-box': 'Side strips cut from',
+  } as Readonly<Partial<Record<string, string>>>,
+  patches: 'Patches behind the windows',
   sideBoard: 'Sides covered with',
-  noSideBoard: 'Foam board alone',
   fitting: 'Hangers',
   fittings: { 'd-ring': 'D-rings', 'strap hanger': 'Strap hangers', 'screw eye': 'Screw eyes' },
   line: 'Between them',

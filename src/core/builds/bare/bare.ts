@@ -2,15 +2,15 @@
 import { inches, mm } from '../../units/length';
 import { build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, both, whereOn } from '../fields';
 import { layered, spaced } from '../lay-ups';
 
 export const bare = build({
   publicName: 'bare',
   fields: {
     spacers: { kind: 'flag', usual: true },
-    stripWidth: aLength({}),
-    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
+    stripWidth: aLength({ when: whereOn('spacers') }),
+    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)), when: whereOn('spacers') }),
   },
   uses: ['moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,

@@ -7,7 +7,7 @@ import { type Length, type Size, grow, inches, mm, plus, times } from '../../uni
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, both, whereOn, withoutMat } from '../fields';
 import { boardDensity, sheetKg } from '../layers';
 import { layered, spaced, within } from '../lay-ups';
 
@@ -25,9 +25,9 @@ export const dryMount = build({
   brings: 'box board',
   fields: {
     excess: aLength({ usual: both(inches(1), mm(25)) }),
-    stripWidth: aLength({}),
-    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
-    spacers: { kind: 'flag', usual: false },
+    stripWidth: aLength({ when: whereOn('spacers') }),
+    stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)), when: whereOn('spacers') }),
+    spacers: { kind: 'flag', usual: false, when: withoutMat },
     press: { kind: 'choice', of: ['heat', 'cold'] },
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
@@ -45,12 +45,13 @@ export const dryMount = build({
       : {}),
   }),
   layUp: (job, own) => {
-    const plain = layered({ ...job, mountBoard: job.mountBoard ?? job.backing });
+    const board = job.mountBoard ?? job.backing;
+    const plain = layered({ ...job, mountBoard: board });
     const laid =
       own.spacers && !plain.matted && job.glazing.type !== 'none'
         ? spaced(job, plain, own.stripWidth, own.stripDepth)
         : plain;
-    const density = boardDensity(job.mountBoard ?? job.backing);
+    const density = boardDensity(board);
     const first = boardFirst(job.piece.larger, own.excess, job.log);
     const trimmed = grow(first, times(own.excess, -2));
     // The board behind the piece is the one it is bonded to: of the piece's size, not the package's.

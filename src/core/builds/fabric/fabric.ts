@@ -1,13 +1,11 @@
 /** Cloth wrapped round a backing, loosely laid, or needlework laced over a board. Source: handbook, builds 10 and variants; R47, R63. */
-import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, length, mm, plus, size, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { type Field, aLength, both, withoutMat } from '../fields';
 import { packageAs, rabbeted, spaced, within } from '../lay-ups';
-import { sheetKg } from '../layers';
-import { backingLayer, glazingLayer, matLayersOf, pieceLayer } from '../layers';
+import { backingLayer, glazingLayer, insideLayer, insideThickness, matLayersOf, pieceLayer } from '../layers';
 import { matted } from '../matting';
 
 /** The cloth to cut: wrapped on all sides, or flush at top and bottom when it is loosely laid. */
@@ -37,21 +35,27 @@ export function offTheRoll(
   return length(repeat ? Math.ceil(least / repeat) * repeat : least);
 }
 
+/** What is taken off the roll depends on these, where its width is known. */
+const rolled: Field['when'] = (own) => own.rollWidth !== undefined;
+/** Strips under the glass are asked for where no mat keeps the cloth from it. */
+const stripped: Field['when'] = (own, design) => own.spacers === true && design.mats.length === 0;
+
 export const fabric = build({
   publicName: 'stretched fabric',
   usualPiece: { kind: 'textile', thickness: both(inches(0, 1, 16), mm(1)) },
   ground: '#e9e1cf',
   usualMount: 'stapled',
+  putsInside: () => true,
   fields: {
-    spacers: { kind: 'flag', usual: true },
-    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
-    wrap: aLength({ usual: both(inches(2, 1, 2), mm(65)) }),
+    spacers: { kind: 'flag', usual: true, when: withoutMat },
+    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)), when: stripped }),
+    wrap: aLength({ usual: both(inches(2, 1, 2), mm(65)), when: (own) => own.laid !== 'laced' }),
     laid: { kind: 'choice', of: ['wrapped', 'loosely', 'laced'] },
-    margin: aLength({ usual: both(inches(2), mm(50)) }),
-    boardThickness: aLength({ usual: both(mm(5), mm(5)) }),
+    margin: aLength({ usual: both(inches(2), mm(50)), when: (own) => own.laid === 'laced' }),
+    boardThickness: aLength({}),
     rollWidth: aLength({}),
-    repeat: aLength({}),
-    wayUp: { kind: 'flag' },
+    repeat: aLength({ when: rolled }),
+    wayUp: { kind: 'flag', when: rolled },
     pattern: { kind: 'choice', of: ['as it falls', 'motif in the middle', 'between motifs', 'as marked'] },
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mount'],
@@ -62,7 +66,7 @@ export const fabric = build({
     mount: [
       line(
         'cloth-laid',
-        { laid: own.laid, wrap: own.wrap, margin: own.margin, thickness: own.boardThickness },
+        { laid: own.laid, wrap: own.wrap, margin: own.margin, thickness: figures.innerThickness ?? 0 },
         { of: ['cloth'] },
       ),
       line('fabric-pattern', { pattern: own.pattern }, { of: ['cloth'] }),
@@ -89,6 +93,7 @@ export const fabric = build({
   layUp: (job, own) => {
     const { piece, log: log } = job;
     const laced = own.laid === 'laced';
+    const innerThickness = insideThickness(job, own.boardThickness);
     const board = laced ? grow(piece.larger, times(own.margin, 2)) : piece.larger;
     const cut = clothFor(board, own.wrap, own.laid === 'loosely', log);
     const mat = matted(job);
@@ -106,14 +111,7 @@ export const fabric = build({
         ...glazingLayer(job, pack),
         ...(mat ? matLayersOf(job, mat, pack) : []),
         pieceLayer(job),
-        {
-          part: 'insert',
-          name: 'Board',
-          colour: '#fdfcf8',
-          thickness: own.boardThickness,
-          size: within(board, pack),
-          kg: sheetKg(within(board, pack), own.boardThickness, DENSITY.foam),
-        },
+        insideLayer(job, 'insert', 'Board', { of: within(board, pack), thickness: innerThickness }),
         backingLayer(job, pack),
       ],
       loose: laced
@@ -127,7 +125,7 @@ export const fabric = build({
               into: false,
             },
           ],
-      figures: { board, cut, ...(roll === undefined ? {} : { offTheRoll: roll }) },
+      figures: { board, innerThickness, cut, ...(roll === undefined ? {} : { offTheRoll: roll }) },
       counts: own.rollWidth && roll === undefined ? { fitsTheRoll: false } : {},
       ...(own.rollWidth && roll === undefined ? { rollTooNarrow: { cut, roll: own.rollWidth } } : {}),
     });

@@ -6,9 +6,9 @@ import { type Length, type Size, grow, inches, mm, plus, times } from '../../uni
 import type { WorkingsLog } from '../../working';
 import { type Layer, build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, both, whereOn, withoutMat } from '../fields';
 import { layered, packageAs, rabbeted, spaced, within } from '../lay-ups';
-import { backingLayer, boardLayer, glazingLayer, pieceLayer, sheetKg } from '../layers';
+import { backingLayer, boardLayer, glazingLayer, insideLayer, insideThickness, pieceLayer, sheetKg } from '../layers';
 import { DENSITY } from '../../materials';
 
 export const floatBoard = (piece: Size, floatBorder: Length): Size => grow(piece, times(floatBorder, 2));
@@ -23,16 +23,17 @@ export const float = build({
   publicName: 'float on board',
   ground: '#f1e9d8',
   brings: 'mat',
+  putsInside: ({ raised }) => raised === true,
   startsWithoutMat: true,
   floatsInWindow: true,
   fields: {
-    floatBorder: aLength({ usual: both(inches(1), mm(25)) }),
+    floatBorder: aLength({ usual: both(inches(1), mm(25)), when: withoutMat }),
     raised: { kind: 'flag' },
-    inset: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
-    liftThickness: aLength({ usual: both(mm(5), mm(5)) }),
+    inset: aLength({ usual: both(inches(0, 1, 2), mm(12)), when: whereOn('raised') }),
+    liftThickness: aLength({ when: whereOn('raised') }),
     pads: { kind: 'flag' },
-    stripWidth: aLength({}),
-    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
+    stripWidth: aLength({ when: withoutMat }),
+    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)), when: withoutMat }),
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
@@ -46,7 +47,7 @@ export const float = build({
         ? [
             line('lift-board', {
               inset: own.inset,
-              thickness: own.liftThickness,
+              thickness: figures.innerThickness ?? 0,
               w: figures.liftBoard.w,
               h: figures.liftBoard.h,
             }),
@@ -62,17 +63,10 @@ export const float = build({
     const { design, piece, settings } = job;
     const windowed = design.mats.length > 0;
     const lift = own.raised ? liftBoard(piece.larger, own.inset, job.log) : undefined;
+    const innerThickness = insideThickness(job, own.liftThickness);
+    const lifted = lift ? { liftBoard: lift, innerThickness } : {};
     const lifting: Layer[] = lift
-      ? [
-          {
-            part: 'lift board',
-            name: 'Lift board',
-            colour: '#fdfcf8',
-            thickness: own.liftThickness,
-            size: lift,
-            kg: sheetKg(lift, own.liftThickness, DENSITY.foam),
-          },
-        ]
+      ? [insideLayer(job, 'lift board', 'Lift board', { of: lift, thickness: innerThickness })]
       : [];
     const raise = (layers: readonly Layer[]) =>
       layers.flatMap((layer) => (layer.part === 'piece' ? [layer, ...lifting] : [layer]));
@@ -82,7 +76,7 @@ export const float = build({
       const layers = raise(laid.layers).map((layer) =>
         layer.part === 'lift board' ? { ...layer, size: within(layer.size!, laid.package) } : layer,
       );
-      return { ...laid, layers, figures: lift ? { liftBoard: lift } : {} };
+      return { ...laid, layers, figures: lifted };
     }
     const board = packageAs(
       job,
@@ -107,7 +101,7 @@ export const float = build({
     const laid = rabbeted(job, {
       package: board,
       layers: [...glazingLayer(job, board), pieceLayer(job), ...lifting, under, backingLayer(job, board)],
-      figures: { board, ...(lift ? { liftBoard: lift } : {}) },
+      figures: { board, ...lifted },
     });
     return job.glazing.type === 'none' ? laid : spaced(job, laid, own.stripWidth, own.stripDepth);
   },

@@ -19,7 +19,7 @@ import {
 import { type Hardware, type Loose, type Said, build } from '../build';
 import { type Line, line } from '../../instructions/line';
 import { screwLines } from '../../instructions/screws';
-import { aLength, both } from '../fields';
+import { type Field, aLength, asPiece, both, whereOn } from '../fields';
 import { packageOfPiece } from '../lay-ups';
 import { pieceLayer } from '../layers';
 
@@ -124,24 +124,30 @@ export function riserStrips(piece: Size, strip: Length, height: Length, setIn: L
   ];
 }
 
+/** What holds a canvas and lifts it is asked for where it is not taped to a strainer. */
+const free: Field['when'] = (own) => own.strainer !== true;
 const floaterFields = {
   gap: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
   wall: aLength({}),
   innerDepth: aLength({}),
-  pieceDepth: aLength({}),
+  pieceDepth: aLength({ when: asPiece }),
   setBack: aLength({ usual: both(length(0), length(0)), zero: true }),
-  riserMin: aLength({ usual: both(inches(0, 1, 16), mm(1.5)), zero: true }),
+  riserMin: aLength({ usual: both(inches(0, 1, 16), mm(1.5)), zero: true, when: free }),
   cardThickness: aLength({}),
   floor: aLength({}),
-  bar: aLength({}),
-  fixing: { kind: 'choice', of: ['oversized holes', 'screwed hard', 'glued blocks'] },
+  bar: aLength({ when: free }),
+  fixing: {
+    kind: 'choice',
+    of: ['oversized holes', 'screwed hard', 'glued blocks'],
+    when: free,
+  },
   ringsOn: { kind: 'choice', of: ['back', 'inner wall'] },
   strainer: { kind: 'flag' },
-  strainerWidth: aLength({ usual: both(inches(2), mm(50)) }),
-  strainerDepth: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
-  strainerMitred: { kind: 'flag' },
-  riserStrip: aLength({ usual: both(inches(0, 3, 4), mm(19)) }),
-  tape: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
+  strainerWidth: aLength({ usual: both(inches(2), mm(50)), when: whereOn('strainer') }),
+  strainerDepth: aLength({ usual: both(inches(0, 3, 4), mm(19)), when: whereOn('strainer') }),
+  strainerMitred: { kind: 'flag', when: whereOn('strainer') },
+  riserStrip: aLength({ usual: both(inches(0, 3, 4), mm(19)), when: whereOn('strainer') }),
+  tape: aLength({ usual: both(inches(0, 1, 2), mm(12)), when: whereOn('strainer') }),
 } as const;
 
 export const floater = build({

@@ -1,14 +1,12 @@
 /** A garment or textile on an insert board, pinned or stitched along its held edges. Source: handbook, builds 9; R47, R57, R63. */
-import { DENSITY } from '../../materials';
 import { type Length, type Size, grow, inches, mm, plus, size, smaller, times } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { pinsOn } from '../../fixings/joining';
 import { type Loose, build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, both, withoutMat } from '../fields';
 import { packageAs, rabbeted, spaced } from '../lay-ups';
-import { sheetKg } from '../layers';
-import { backingLayer, glazingLayer, matLayersOf, mountLayer, pieceLayer } from '../layers';
+import { backingLayer, glazingLayer, insideLayer, insideThickness, matLayersOf, mountLayer, pieceLayer } from '../layers';
 import { matted } from '../matting';
 
 interface Cloth {
@@ -52,10 +50,14 @@ export const garment = build({
   publicName: 'garment',
   usualPiece: { kind: 'garment', thickness: both(inches(0, 1, 4), mm(6)) },
   ground: '#ece4d2',
+  putsInside: () => true,
   startsWithoutMat: true,
   fields: {
-    spacers: { kind: 'flag', usual: true },
-    stripDepth: aLength({ usual: both(inches(0, 1, 4), mm(6)) }),
+    spacers: { kind: 'flag', usual: true, when: withoutMat },
+    stripDepth: aLength({
+      usual: both(inches(0, 1, 4), mm(6)),
+      when: (own, design) => own.spacers === true && design.mats.length === 0,
+    }),
     flatWidth: aLength({}),
     visibleHeight: aLength({}),
     garmentHeight: aLength({}),
@@ -67,8 +69,8 @@ export const garment = build({
     sleeveUnder: aLength({}),
     neckWidth: aLength({}),
     neckDepth: aLength({}),
-    insertThickness: aLength({ usual: both(mm(5), mm(5)) }),
-    margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
+    insertThickness: aLength({}),
+    margin: aLength({ usual: both(inches(1), mm(25)), zero: true, when: withoutMat }),
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],
   allowance: (settings) => settings.allowance,
@@ -85,7 +87,7 @@ export const garment = build({
                 h: figures.insert.h,
                 stretch: own.stretch,
                 tuck: own.tuck,
-                thickness: own.insertThickness,
+                thickness: figures.innerThickness ?? 0,
                 flat: own.flatWidth ?? 0,
                 seen: own.visibleHeight ?? 0,
                 whole: own.garmentHeight ?? 0,
@@ -152,8 +154,9 @@ export const garment = build({
       own.sleeveCuff && own.sleeveOuter && own.sleeveUnder
         ? { cuff: own.sleeveCuff, outer: own.sleeveOuter, under: own.sleeveUnder }
         : undefined;
+    const board = job.innerBoard ? { board: job.innerBoard } : {};
     const loose: Loose[] = [
-      { part: 'insert board', name: 'Insert, edges rounded', count: 1, size: insert, into: true },
+      { part: 'insert board', name: 'Insert, edges rounded', count: 1, size: insert, into: true, ...board },
       ...(sleeve
         ? [
             {
@@ -164,17 +167,13 @@ export const garment = build({
               length: sleeve.outer,
               height: sleeve.under,
               into: true,
+              ...board,
             },
           ]
         : []),
     ];
-    const inside = {
-      part: 'insert',
-      name: 'Insert',
-      colour: '#fdfcf8',
-      thickness: own.insertThickness,
-      kg: sheetKg(insert, own.insertThickness, DENSITY.foam),
-    } as const;
+    const innerThickness = insideThickness(job, own.insertThickness);
+    const inside = insideLayer(job, 'insert', 'Insert', { of: insert, thickness: innerThickness, beside: true });
     const laid = rabbeted(job, {
       package: pack,
       matted: mat,
@@ -190,6 +189,7 @@ export const garment = build({
       hardware: total > 0 ? [{ item: 'pin', count: total }] : [],
       figures: {
         insert,
+        innerThickness,
         ...(sleeve ? { sleeveCuff: sleeve.cuff, sleeveOuter: sleeve.outer, sleeveUnder: sleeve.under } : {}),
         ...(own.neckWidth ? { neckWidth: own.neckWidth } : {}),
         ...(own.neckDepth ? { neckDepth: own.neckDepth } : {}),

@@ -8,7 +8,7 @@ import { issue } from '../../issue';
 import { type Length, type Size, grow, halve, inches, length, mm, minus, plus, times } from '../../units/length';
 import { type Layer, type ResolvedPiece, build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, both, whereOn } from '../fields';
 import { hiddenByLip, packageAs, rabbeted, stripParts, usualStrip } from '../lay-ups';
 import { glazingLayer, pieceLayer, sheetKg } from '../layers';
 
@@ -47,8 +47,8 @@ export const glassSandwich = build({
     stripWidth: aLength({}),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
     innerSpacers: { kind: 'flag' },
-    innerWidth: aLength({}),
-    innerDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
+    innerWidth: aLength({ when: whereOn('innerSpacers') }),
+    innerDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)), when: whereOn('innerSpacers') }),
   },
   uses: ['moulding', 'glazing', 'backPane'],
   allowance: (settings) => settings.allowance,

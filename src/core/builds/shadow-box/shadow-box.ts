@@ -7,7 +7,7 @@ import { type Length, type Size, grow, inches, minus, mm, plus, times } from '..
 import type { WorkingsLog } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, both } from '../fields';
+import { aLength, asPiece, both } from '../fields';
 import { packageAs, rabbeted } from '../lay-ups';
 import { backingLayer, boardLayer, glazingLayer, matLayersOf, pieceLayer, sheetKg } from '../layers';
 import { matted } from '../matting';
@@ -63,10 +63,12 @@ export const shadowBox = build({
   usualPiece: { kind: 'object', thickness: both(inches(1), mm(25)) },
   ground: '#e6dcc4',
   brings: 'box board',
+  putsInside: () => true,
+  linesSides: true,
   startsWithoutMat: true,
   floatsInWindow: true,
   fields: {
-    objectDepth: aLength({}),
+    objectDepth: aLength({ when: asPiece }),
     clearance: aLength({ usual: both(inches(0, 1, 4), mm(6)), zero: true }),
     margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
     stripThickness: aLength({ usual: both(mm(6.4), mm(6.4)) }),
@@ -118,12 +120,13 @@ export const shadowBox = build({
     const strips = sideStrips(pack, stripThickness, own.full);
     const strip = {
       part: 'side strip',
-      name: job.sideBoard ? `Side strip, ${job.sideBoard.name} on foam board` : 'Side strip, mat on foam board',
+      name: `Side strip, ${job.sideBoard?.name ?? 'mat'} on ${job.innerBoard?.name ?? 'foam board'}`,
       count: 2,
       width: stripThickness,
       height: innerDepth,
       into: true,
       ...(job.sideBoard ? { covered: job.sideBoard } : {}),
+      ...(job.innerBoard ? { board: job.innerBoard } : {}),
     };
     // A box without depth is cautioned, with what would help; there is no strip of it to cut.
     const loose: Loose[] =
