@@ -1,5 +1,5 @@
 /** A small shop for tests: the materials and prices of the worked example, and a few others to choose from. */
-import { USUAL_SETTINGS, calendarOf } from '@/contract/settings';
+import { USUAL_SETTINGS, calendarOf, waitMinutesOf } from '@/contract/settings';
 import { type Design, newDesign } from '@/core/design/design';
 import type { Backing, Catalogue, Glazing, Moulding, SheetMaterial } from '@/core/materials';
 import type { PriceBook } from '@/core/pricing/book';
@@ -147,6 +147,8 @@ export const shopView: ShopView = {
     readyMades: [...catalogue.readyMades.values()],
   },
   calendar: calendarOf(USUAL_SETTINGS),
+  waits: waitMinutesOf(USUAL_SETTINGS),
+  now: '2031-05-05T09:00',
   marginFloor: 30,
   currency: '',
   today: '2031-05-05',

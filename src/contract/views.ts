@@ -13,6 +13,7 @@ import type { CheckPoint, Station, StepKey } from '@/core/route/steps';
 import type { JobState } from '@/core/route/state';
 import type { Waiting } from '@/core/route/waits';
 import type { Calendar } from '@/core/schedule/calendar';
+import type { WaitMinutes } from '@/core/route/waits';
 import type { Built, Measured } from '@/core/jobs/as-built';
 import type { FaultKind, Flag, PieceRecord, Signed } from '@/core/custody/record';
 import type { Length, Unit } from '@/core/units/length';
@@ -83,6 +84,10 @@ export interface ShopView {
   readonly defaults: DefaultMaterials;
   readonly lists: ListedMaterials;
   readonly calendar: Calendar;
+  /** How long glue, paint and press take. */
+  readonly waits: WaitMinutes;
+  /** The shop's moment, `2026-12-07T09:00`. */
+  readonly now: string;
   /** Percent of margin below which the desk warns. */
   readonly marginFloor: number;
   /** Three letters, or nothing. */

@@ -216,6 +216,7 @@ export type ShopIssue =
   | 'price-too-high'
   | 'price-changed'
   | 'promise-past'
+  | 'alike-missing'
   | 'promise-closed'
   | 'payment-not-agreed'
   | 'payment-above-balance'

@@ -97,7 +97,7 @@ function lay(resolved: Resolved, settings: Settings, log: WorkingsLog): WorkedFa
     : readyMade && framed
       ? inReadyMade(plain, job, readyMade)
       : metal && framed
-        ? inSections(plain, settings)
+        ? inSections(plain, design.frame.allowance, settings)
         : plain;
   const issues = impossible(job, framedIn);
   if (issues.length > 0) return { issues };

@@ -1,6 +1,6 @@
 /** What the screens are shown: queries put together into views. */
 import type { BoardView, CustomerView, FoundView, JobView, OrderView, Pictures, ShopView } from '@/contract/views';
-import { calendarOf } from '@/contract/settings';
+import { calendarOf, waitMinutesOf } from '@/contract/settings';
 import { withWorkings, withoutMoney } from '@/core/agreed';
 import { partsOfTickets } from '@/db/queries/rack';
 import { afterwards } from '@/core/ledger/afterwards';
@@ -36,7 +36,7 @@ import { customerById, findCustomers } from '@/db/queries/customers';
 import { type RecordRow, recordOf, recordsOf } from '@/db/queries/records';
 import { frontsOf } from '@/core/custody/record';
 import type { Queries } from '@/db/client';
-import { dayOf } from './clock';
+import { dayOf, momentOf } from './clock';
 import { asBuiltOf } from './as-built';
 import { instructed } from './instructed';
 import { careOf } from './records';
@@ -64,6 +64,8 @@ export async function shopView({ app }: ScreenViewer | Guest): Promise<ShopView 
     defaults: books.house,
     lists,
     calendar,
+    waits: waitMinutesOf(settings),
+    now: momentOf(app.clock.now()),
     marginFloor: settings.marginFloor,
     currency: settings.currency,
     today: dayOf(app.clock.now()),

@@ -106,6 +106,8 @@ export interface Layer {
   readonly mat?: number;
   /** Comes with the frame: neither cut nor charged. */
   readonly comes?: true;
+  /** Lies beside another layer, which is at least as thick: the stack is no deeper for it. */
+  readonly beside?: true;
 }
 
 /** Something cut to a length, or a board beside the stack. */

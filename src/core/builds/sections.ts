@@ -3,7 +3,8 @@
  * what lies in it is pressed forward by spring clips. Source: handbook, builds 12; R30, R75.
  */
 import type { Settings } from '../settings';
-import type { Length } from '../units/length';
+import type { Frame } from '../sizing/frame';
+import { type Length, type Size, minus, size } from '../units/length';
 import type { Hardware, LayUp, Loose, Pair } from './build';
 
 /** A length that is kept comes from stock, others are cut to size; the length named is the package (R75). */
@@ -16,6 +17,13 @@ export const clipsOnSide = (side: Length, { clipStep }: Pick<Settings, 'clipStep
 export const stockedPair = (side: Length, { pairLengths }: Pick<Settings, 'pairLengths'>): Length | undefined =>
   pairLengths.find((stocked) => stocked >= side);
 
+/**
+ * The size that pairs are named by: of a walled frame what is between the walls; of one that was made to a size the
+ * package that it would take with its own allowance, else the package itself (R75).
+ */
+const pairSides = ({ inside, rabbet }: Frame, allowance: Length): Size | undefined =>
+  inside ?? (rabbet && size(minus(rabbet.w, allowance), minus(rabbet.h, allowance)));
+
 const CORNERS = 4;
 const pairPart = (name: string, pair: Pair): Loose => ({
   part: 'section',
@@ -26,12 +34,13 @@ const pairPart = (name: string, pair: Pair): Loose => ({
 });
 
 /** The lay-up with its frame in sections. */
-export function inSections(laid: LayUp, settings: Settings): LayUp {
+export function inSections(laid: LayUp, allowance: Length, settings: Settings): LayUp {
   const outer = laid.frames.at(-1);
   if (!outer) return laid;
   const pack = outer.package;
+  const sides = pairSides(outer, allowance) ?? pack;
   const clips = 2 * (clipsOnSide(pack.w, settings) + clipsOnSide(pack.h, settings));
-  const pairs = [pack.w, pack.h].map((side): Pair => ({ side, from: stockedPair(side, settings) }));
+  const pairs = [sides.w, sides.h].map((side): Pair => ({ side, from: stockedPair(side, settings) }));
   // Nothing is pinned into metal either (R30).
   const clipped = laid.held !== 'nothing';
   const hardware: Hardware[] = [
@@ -40,7 +49,8 @@ export function inSections(laid: LayUp, settings: Settings): LayUp {
   ];
   return {
     ...laid,
-    frames: [...laid.frames.slice(0, -1), { ...outer, legs: [] }],
+    // What is glued of boards stays so: the base of a tray.
+    frames: [...laid.frames.slice(0, -1), { ...outer, legs: outer.legs.filter(({ of }) => of === 'base') }],
     pairs: [pairs[0]!, pairs[1]!],
     loose: [...laid.loose, pairPart('Pair for top and bottom', pairs[0]!), pairPart('Pair for the sides', pairs[1]!)],
     // Springs press it forward; nothing is screwed over it.
@@ -52,8 +62,8 @@ export function inSections(laid: LayUp, settings: Settings): LayUp {
     ],
     counts: {
       ...laid.counts,
-      pairW: pairFrom(pack.w, settings),
-      pairH: pairFrom(pack.h, settings),
+      pairW: pairFrom(sides.w, settings),
+      pairH: pairFrom(sides.h, settings),
       cornerSets: CORNERS,
       ...(clipped ? { springClips: clips } : {}),
     },

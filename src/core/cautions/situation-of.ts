@@ -119,8 +119,11 @@ function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): voi
   }
   const wanted = wantedOutside(design.frame, moulding);
   if (wanted && outer.rabbet) {
-    const of = (key: 'w' | 'h') =>
-      widening(wanted[key], { package: outer.package[key], allowance: design.frame.allowance }, moulding);
+    const of = (key: 'w' | 'h') => {
+      const found = widening(wanted[key], { package: outer.package[key], allowance: design.frame.allowance }, moulding);
+      // A channel of metal takes what it takes: nothing of it can be cut away.
+      return moulding.material === 'metal' && found.does === 'widen' ? { ...found, wood: length(0) } : found;
+    };
     facts.widening = { w: of('w'), h: of('h') };
   }
   for (const frame of sizes.frames) {

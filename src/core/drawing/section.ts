@@ -76,7 +76,7 @@ function rabbeted(worked: WorkedOut): Scene {
     // Strips and side strips stand at the edge only: the middle stays open.
     const wide = layer.part === 'spacer' ? Math.min(right - x, 5) : layer.part === 'side strips' ? 6.4 : right - x;
     const shape: Shape = { kind: 'area', points: rectangle(x, y, wide, thick), fill: layer.colour, line: INK };
-    y += thick;
+    y += layer.beside ? 0 : thick;
     return shape;
   });
   const room = stack.room === undefined ? 0 : toMm(stack.room);

@@ -23,10 +23,11 @@ export function verdictOf(room: Length, settings: Pick<Settings, 'fastenerRoom' 
 
 /** The stack of what was laid up, against the depth it must fit. */
 export function stackOf({ layers, depth }: LayUp, settings: Settings, log: WorkingsLog): Stack {
+  const deep = layers.filter(({ beside }) => !beside);
   let thick = 0;
-  for (const layer of layers) thick += layer.thickness;
+  for (const layer of deep) thick += layer.thickness;
   const said = () => {
-    const inputs = Object.fromEntries(layers.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
+    const inputs = Object.fromEntries(deep.map((layer, index) => [`${layer.part} ${index + 1}`, layer.thickness]));
     return { formula: Object.keys(inputs).join(' + ') || '0', inputs };
   };
   const total = log.later('stack.total', 'stack', said, length(thick));

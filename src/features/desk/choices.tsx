@@ -2,7 +2,7 @@
 /** The choices in the order the talk goes. One section is open; the others say in a line what was chosen. */
 import ButtonBase from '@mui/material/ButtonBase';
 import dynamic from 'next/dynamic';
-import { type ReactNode, memo, useEffect } from 'react';
+import { type ReactNode, memo, useContext, useEffect } from 'react';
 import { BUILDS } from '@/core/builds';
 import type { Design } from '@/core/design/design';
 import { scoped } from '@/core/jobs/scope';
@@ -14,6 +14,7 @@ import { patient } from '@/ui/patient';
 import { buildName } from '@/words/builds';
 import { KIND_NAMES, hangingText } from '@/words/materials';
 import styles from './desk.module.css';
+import { RefusedAt } from './refused-at';
 import { PieceSection } from './piece-section';
 import type { SectionProps } from './section-props';
 import { CHOICES } from '@/words/screens/desk';
@@ -134,6 +135,9 @@ export const Choices = memo(function Choices({
   ...props
 }: SectionProps & { open: number; onOpen: (index: number) => void }) {
   useLaterAtTouch();
+  const refused = useContext(RefusedAt);
+  const isRefused = ({ paths }: (typeof SECTIONS)[number]) =>
+    refused.some(({ path = '' }) => paths.some((start) => path === start || path.startsWith(`${start}.`)));
   return (
     <ol className={styles.choices} data-fields>
       {SECTIONS.map((section, index) => (
@@ -147,6 +151,7 @@ export const Choices = memo(function Choices({
             <span className={styles.number}>{index + 1}</span>
             <span>
               <b>{section.name}</b>
+              {index !== open && isRefused(section) && <em className={styles.refused}>{CHOICES.refused}</em>}
               {index !== open && (
                 <span className={styles.says}>
                   <FractionText

@@ -15,6 +15,7 @@ import styles from './desk.module.css';
 import { unread } from './draft';
 import { Drawings } from './drawings';
 import { OrderBar } from './order-bar';
+import { RefusedAt, refusedOf } from './refused-at';
 import { piecePanel } from './piece-tabs';
 import { Tape, Totals } from './tape';
 import { type Desk, type DeskStart, useDesk } from './use-desk';
@@ -43,6 +44,10 @@ const NothingToDraw = dynamic(() => patient(() => import('./nothing-to-draw')).t
 const DeskLink = dynamic(() => patient(() => import('./desk-link')).then((file) => file.DeskLink), {
   loading: () => null,
 });
+const Sentences = dynamic(() => patient(() => import('@/ui/sentences')).then((file) => file.Sentences), {
+  loading: () => null,
+});
+const Early = dynamic(() => patient(() => import('./early')).then((file) => file.Early), { loading: () => null });
 const ChangeFoot = dynamic(() => patient(() => import('./change-foot')).then((file) => file.ChangeFoot), {
   loading: () => null,
 });
@@ -54,10 +59,6 @@ const AcceptDialog = dynamic(() => patient(() => import('./accept')).then((file)
 type Beside = 'compare' | 'wall' | 'mat';
 const MAT = SECTIONS.findIndex(({ key }) => key === 'mat');
 
-/** Something about a piece must not be made like this. */
-const refused = ({ shown }: Desk) =>
-  shown.some(({ worked }) => worked?.cautions.some((caution) => caution.level === 'refuse'));
-
 interface FootProps {
   readonly desk: Desk;
   readonly number: number | undefined;
@@ -66,30 +67,38 @@ interface FootProps {
 }
 function Foot({ desk, number, onAccept, onLink }: FootProps) {
   const clean = number !== undefined && !desk.dirty;
+  const stop = desk.shown.flatMap(refusedOf).at(0);
   return (
-    <div className={styles.foot}>
-      {clean ? (
-        <>
-          <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank" aria-label={DESK.printQuote}>
-            {DESK.print}
-          </Button>
-          <Button variant="outlined" onClick={onLink}>
-            {DESK.link}
-          </Button>
-        </>
-      ) : (
-        <Button variant="outlined" disabled={desk.busy} onClick={() => void desk.save()} title={DESK.saveKey}>
-          {DESK.saveQuote}
-        </Button>
+    <>
+      {stop && (
+        <div className={styles.stop}>
+          <Sentences issues={[stop]} />
+        </div>
       )}
-      <Button
-        variant="contained"
-        disabled={desk.busy || !desk.complete || refused(desk) || !desk.draft.customer}
-        onClick={onAccept}
-      >
-        {DESK.accept}
-      </Button>
-    </div>
+      <div className={styles.foot}>
+        {clean ? (
+          <>
+            <Button variant="outlined" href={`/papers/quote/${number}`} target="_blank" aria-label={DESK.printQuote}>
+              {DESK.print}
+            </Button>
+            <Button variant="outlined" onClick={onLink}>
+              {DESK.link}
+            </Button>
+          </>
+        ) : (
+          <Button variant="outlined" disabled={desk.busy} onClick={() => void desk.save()} title={DESK.saveKey}>
+            {DESK.saveQuote}
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          disabled={desk.busy || !desk.complete || stop !== undefined || !desk.draft.customer}
+          onClick={onAccept}
+        >
+          {DESK.accept}
+        </Button>
+      </div>
+    </>
   );
 }
 
@@ -135,6 +144,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const [dialog, setDialog] = useState<'customer' | 'accept' | 'concession' | 'link' | undefined>();
   const { piece, active, shown } = desk;
   const current = shown[active]!;
+  const refusals = useMemo(() => refusedOf(current), [current]);
   // While a measure is missing or cannot be read, what is shown is of the last ones that could.
   const former = current.issues.length > 0 || unread(piece, unit).length > 0;
 
@@ -176,7 +186,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   const agree = useCallback(() => {
     if (changing || desk.busy) return;
     if (!desk.draft.customer) setDialog('customer');
-    else if (desk.complete && !refused(desk)) setDialog('accept');
+    else if (desk.complete && desk.shown.flatMap(refusedOf).length === 0) setDialog('accept');
   }, [changing, desk]);
   useDeskKeys(
     desk,
@@ -201,10 +211,6 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
   ]);
   const says = desk.other || desk.stale || (desk.held && !changing) || order?.expired || desk.issues[0]?.path === 'pin';
   const concede = useCallback(() => setDialog('concession'), []);
-  const elsewhere = current.issues.filter(
-    (issue) => !SECTIONS[open]!.paths.some((path) => issue.path?.startsWith(path)),
-  );
-  const here = current.issues.filter((issue) => !elsewhere.includes(issue));
   return (
     <main className={styles.desk} data-turned={turned}>
       <OrderBar
@@ -221,17 +227,19 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
         onPiece={bringPiece}
       />
       <section className={styles.left} aria-label={DESK.choices}>
-        <Choices
-          shop={shop}
-          piece={piece}
-          worked={current.worked}
-          unit={unit}
-          desk={hands}
-          pieces={shown.length}
-          open={open}
-          onOpen={show}
-        />
-        <Trouble issues={here} />
+        <RefusedAt value={refusals}>
+          <Choices
+            shop={shop}
+            piece={piece}
+            worked={current.worked}
+            unit={unit}
+            desk={hands}
+            pieces={shown.length}
+            alike={desk.draft.pieces.filter(({ design }) => design.count === piece.design.count).length}
+            open={open}
+            onOpen={show}
+          />
+        </RefusedAt>
         {order === null && desk.canUndo && (
           <Button
             variant="text"
@@ -278,7 +286,7 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
             <div className={styles.scroll} tabIndex={0} role="group" aria-label={DESK.tape}>
               {says && <Standing desk={desk} order={order} shop={shop} />}
               {!desk.stale && <Trouble issues={desk.issues} />}
-              <Trouble issues={elsewhere} />
+              <Trouble issues={current.issues} />
               {current.worked && (
                 <Tape
                   worked={current.worked}
@@ -296,6 +304,12 @@ export function DeskScreen({ shop, ...start }: DeskStart & { shop: ShopView }) {
               turned={turned}
               floor={shop.marginFloor}
               currency={shop.currency}
+            />
+            <Early
+              promised={desk.draft.promised}
+              worked={shown.map((one) => one.worked)}
+              shop={shop}
+              onPromise={(day) => desk.putOrder('promised', day)}
             />
             {changing && order ? (
               <ChangeFoot desk={desk} shop={shop} order={order} />

@@ -201,7 +201,7 @@ function AddExtra({ priced, onAdd, onClose }: AddProps) {
 
 const Many = dynamic(() => patient(() => import('./many')).then((file) => file.Many), { loading: () => null });
 
-export function ExtrasSection({ shop, piece, worked, pieces = 1, desk }: SectionProps) {
+export function ExtrasSection({ shop, piece, worked, pieces = 1, alike: there = 1, desk }: SectionProps) {
   const { count = 1, rush = false, extras = [] } = piece.design;
   const [text, setText] = useState(String(count));
   const [adding, setAdding] = useState(false);
@@ -223,12 +223,22 @@ export function ExtrasSection({ shop, piece, worked, pieces = 1, desk }: Section
           if (read >= 1 && read <= MOST_ALIKE) desk.put(['count'], read > 1 ? read : undefined, true);
         }}
       />
-      {!wrong && count > 1 && pieces + count - 1 <= MOST_PIECES && (
-        <Button variant="text" onClick={() => desk.addPieces(Array.from({ length: count - 1 }, () => piece.design))}>
-          {EXTRAS.addAlike(count - 1)}
-        </Button>
+      {!wrong && count > there && (
+        <>
+          <p className={styles.aside}>{EXTRAS.alikeHere(count, there)}</p>
+          {pieces + count - there <= MOST_PIECES && (
+            <Button
+              variant="text"
+              onClick={() => desk.addPieces(Array.from({ length: count - there }, () => piece.design))}
+            >
+              {EXTRAS.addAlike(count - there)}
+            </Button>
+          )}
+        </>
       )}
       <Tick label={EXTRAS.rush} checked={rush} onChange={(on) => desk.put(['rush'], on || undefined)} />
+      {rush && <p className={styles.aside}>{EXTRAS.rushSay(shop.prices.rush)}</p>}
+
       <ul>
         {extras.map((extra, index) => (
           <li key={`${extra.name} ${index}`} className={styles.extra}>

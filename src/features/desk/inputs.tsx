@@ -2,6 +2,7 @@
 /** The fields of the desk: a measure, a text, a choice from a list, a choice between few. */
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { useContext } from 'react';
 import type { Path } from '@/core/design/edit';
 import type { Length, Unit } from '@/core/units/length';
 import { Choice } from '@/ui/choice';
@@ -9,6 +10,7 @@ import { Choose } from '@/ui/choose';
 import { LengthField } from '@/ui/length-field';
 import { PlainField } from '@/ui/plain-field';
 import { type DraftPiece, keyOf, lengthAt, typedIssue } from './draft';
+import { RefusedAt } from './refused-at';
 import type { Desk } from './use-desk';
 
 interface MeasureProps {
@@ -23,13 +25,14 @@ interface MeasureProps {
 }
 
 export function Measure({ label, path, hint, usual, piece, unit, desk }: MeasureProps) {
+  const refused = useContext(RefusedAt);
   return (
     <LengthField
       label={label}
       name={keyOf(path)}
       value={lengthAt(piece, path) ?? usual}
       typed={piece.typed[keyOf(path)]}
-      issue={typedIssue(piece, path, unit)}
+      issue={typedIssue(piece, path, unit) ?? refused.find((issue) => issue.path === keyOf(path))}
       hint={hint}
       onType={(text) => desk.type(path, text)}
       onCommit={() => desk.commit(path)}

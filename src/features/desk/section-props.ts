@@ -12,6 +12,8 @@ export interface SectionProps {
   readonly unit: Unit;
   /** Pieces of the order. */
   readonly pieces?: number;
+  /** How many of them say they are of as many alike. */
+  readonly alike?: number;
   readonly desk: Pick<Desk, 'type' | 'commit' | 'put' | 'build' | 'toRecord' | 'addPieces'>;
 }
 

@@ -1,4 +1,5 @@
 /** Quote, acceptance and cancellation of an order. */
+import { shortOfAlike } from '@/core/design/alike';
 import type { Payload } from '@/contract/commands';
 import { agreedFrom } from '@/core/agreed';
 import { type Other, letterOf } from '@/core/design/candidates';
@@ -343,6 +344,8 @@ export const acceptOrder: Handler<'accept-order'> = async (tx, { orderId, revisi
   const found = await workPieces(tx, context, pieces);
   if (!found.ok) return found;
   const { books, worked } = found.value;
+  const short = shortOfAlike(pieces.map(({ design }) => design));
+  if (short) return bad(issue('alike-missing', { said: short.said, there: short.there }, `pieces.${short.at}.count`));
   const stop = refusals(
     worked,
     pieces.map((piece) => piece.id),

@@ -122,6 +122,7 @@ export const CHOICES = {
   glass: 'Glass',
   none: 'None',
   notSupplied: 'Not supplied',
+  refused: 'cannot stay',
   backAndHang: 'Back and hang',
   insistsOn: 'Insists on',
   nothingYet: 'Nothing yet',

@@ -20,6 +20,12 @@ export const EXTRAS = {
   countSay: 'For the quantity break. Each is a piece of its own and charged by itself.',
   addAlike: (count: number) => (count === 1 ? 'Add the other one' : `Add the other ${count}`),
   rush: 'Sooner than usual',
+  rushSay: (percent: string | undefined) =>
+    percent
+      ? `Costs ${percent} % more. The day promised stays as it is: choose it above.`
+      : 'Costs nothing more by your price book, and the day promised stays as it is: choose it above.',
+  alikeHere: (count: number, there: number) =>
+    `${count} alike, and ${there === 1 ? 'one is' : `${there} are`} in this order so far.`,
   add: 'Add',
   usual: 'Add an extra',
   another: 'Another',

@@ -27,7 +27,7 @@ export const dryMount = build({
     excess: aLength({ usual: both(inches(1), mm(25)) }),
     stripWidth: aLength({ when: whereOn('spacers') }),
     stripDepth: aLength({ usual: both(inches(0, 1, 8), mm(3)), when: whereOn('spacers') }),
-    spacers: { kind: 'flag', usual: false, when: withoutMat },
+    spacers: { kind: 'flag', usual: true, when: withoutMat },
     press: { kind: 'choice', of: ['heat', 'cold'] },
   },
   uses: ['window', 'mats', 'moulding', 'glazing', 'backing', 'mountBoard', 'mount'],

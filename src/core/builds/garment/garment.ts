@@ -6,7 +6,15 @@ import { type Loose, build } from '../build';
 import { line } from '../../instructions/line';
 import { aLength, both, withoutMat } from '../fields';
 import { packageAs, rabbeted, spaced } from '../lay-ups';
-import { backingLayer, glazingLayer, insideLayer, insideThickness, matLayersOf, mountLayer, pieceLayer } from '../layers';
+import {
+  backingLayer,
+  glazingLayer,
+  insideLayer,
+  insideThickness,
+  matLayersOf,
+  mountLayer,
+  pieceLayer,
+} from '../layers';
 import { matted } from '../matting';
 
 interface Cloth {

@@ -92,17 +92,18 @@ export const glassSandwich = build({
       outer,
       own.stripDepth,
     );
+    // Strips within the border of glass lie beside the piece, not on it: the thicker of the two keeps the panes apart.
+    const apart = own.innerSpacers && inner <= own.showBorder;
+    const [strips, between] = [stripLayer('Strips between the panes', own.innerDepth), pieceLayer(job)];
+    const thinner = strips.thickness <= between.thickness ? strips : between;
+    const inside = (own.innerSpacers ? [strips, between] : [between]).map((layer) =>
+      apart && layer === thinner ? { ...layer, beside: true as const } : layer,
+    );
     const wall = minus(moulding.faceWidth, moulding.rabbetWidth);
     const pins = outerParts.reduce((sum, { count, length: long }) => sum + count * pinsInStrip(long!, settings), 0);
     return rabbeted(job, {
       package: pack,
-      layers: [
-        ...front,
-        ...(own.innerSpacers ? [stripLayer('Strips between the panes', own.innerDepth)] : []),
-        pieceLayer(job),
-        ...back,
-        stripLayer('Strips behind the panes', own.stripDepth),
-      ],
+      layers: [...front, ...inside, ...back, stripLayer('Strips behind the panes', own.stripDepth)],
       loose: [
         ...(own.innerSpacers ? stripParts('inner spacer', 'Between the panes', pack, inner, own.innerDepth) : []),
         ...outerParts,
