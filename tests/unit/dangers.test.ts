@@ -334,6 +334,7 @@ describe('what holds a piece', () => {
     const dry = exampleDesign({
       build: 'dry-mount',
       mats: [],
+      own: { spacers: false },
       piece: piece({ width: inch('19 5/8'), height: inch('27 1/2') }),
     });
     const [bonded, bare] = [done(dry), done({ ...dry, build: 'bare', own: { spacers: false } as never })];
