@@ -7,8 +7,6 @@ import type { Length, Unit } from '../units/length';
 type ByUnit = Readonly<Record<Unit, Length>>;
 /** Whether a field is asked for, by the other keys of its build and by the rest of the design. */
 type When = (own: Readonly<Record<string, unknown>>, design: { readonly mats: readonly unknown[] }) => boolean;
-/** A depth of the piece goes by its thickness where it is not said: the desk asks for one figure only. */
-export const asPiece: When = () => false;
 export const withoutMat: When = (_own, { mats }) => mats.length === 0;
 /** Asked for only where another is on. */
 export const whereOn =

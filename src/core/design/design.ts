@@ -36,14 +36,6 @@ export const depthTold = (
   const key = DEPTHS.find((one) => typeof own?.[one] === 'number');
   return key && { key, deep: own![key] as Length };
 };
-/** The depth of a piece and its thickness are one figure: what its build was told stands as its thickness. */
-export function oneDepth(design: Design): Design {
-  const told = depthTold(design.own);
-  if (!told) return design;
-  const { [told.key]: _deep, ...own } = design.own!;
-  return { ...design, own, piece: { ...design.piece, thickness: told.deep } };
-}
-
 /** A new design with the shop's defaults (R15); the piece's size is still to be measured. */
 export function newDesign(settings: Settings, defaults: DefaultMaterials, width: Length, height: Length): Design {
   return {

@@ -4,7 +4,7 @@
  */
 import { type Calendar, addDays, firstOpenDay } from '@/core/schedule/calendar';
 import type { Beginning, DraftPieceView, DraftView, OrderView, ShopView } from '@/contract/views';
-import { type Design, newDesign, oneDepth } from '@/core/design/design';
+import { type Design, newDesign } from '@/core/design/design';
 import { type Edit, type Path, read as at, sameValue, set } from '@/core/design/edit';
 import { type Issue, type Outcome, good } from '@/core/issue';
 import { defaultSettings } from '@/core/settings';
@@ -63,10 +63,10 @@ export const draftOf = (order: OrderView): Draft => ({
   ...(order.wall ? { wall: order.wall } : {}),
   pieces: order.pieces.map(({ id, design, letter, others = [] }) => ({
     id,
-    design: oneDepth(design),
+    design,
     typed: {},
     ...(others.length > 0
-      ? { letter, others: others.map(({ price: _price, ...other }) => ({ ...other, design: oneDepth(other.design) })) }
+      ? { letter, others: others.map(({ price: _price, ...other }) => other) }
       : letter && letter !== 'A'
         ? { letter }
         : {}),

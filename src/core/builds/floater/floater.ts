@@ -19,7 +19,7 @@ import {
 import { type Hardware, type Loose, type Said, build } from '../build';
 import { type Line, line } from '../../instructions/line';
 import { screwLines } from '../../instructions/screws';
-import { type Field, aLength, asPiece, both, whereOn } from '../fields';
+import { type Field, aLength, both, whereOn } from '../fields';
 import { packageOfPiece } from '../lay-ups';
 import { pieceLayer } from '../layers';
 
@@ -130,7 +130,7 @@ const floaterFields = {
   gap: aLength({ usual: both(inches(0, 1, 8), mm(3)) }),
   wall: aLength({}),
   innerDepth: aLength({}),
-  pieceDepth: aLength({ when: asPiece }),
+  pieceDepth: aLength({}),
   setBack: aLength({ usual: both(length(0), length(0)), zero: true }),
   riserMin: aLength({ usual: both(inches(0, 1, 16), mm(1.5)), zero: true, when: free }),
   cardThickness: aLength({}),

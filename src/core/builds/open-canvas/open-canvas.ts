@@ -3,7 +3,7 @@ import { type Length, inches, length, minus, mm } from '../../units/length';
 import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, asPiece, both } from '../fields';
+import { aLength, both } from '../fields';
 import { packageOfPiece, rabbeted } from '../lay-ups';
 import { clipsOnSide } from '../sections';
 import { pieceLayer } from '../layers';
@@ -28,7 +28,7 @@ export const openCanvas = build({
   publicName: 'open canvas',
   usualPiece: { kind: 'canvas', thickness: both(inches(0, 3, 4), mm(18)) },
   pressesOnFace: true,
-  fields: { pieceDepth: aLength({ when: asPiece }) },
+  fields: { pieceDepth: aLength({}) },
   uses: ['moulding'],
   allowance: (settings) => (settings.homeUnit === 'in' ? inches(0, 1, 4) : mm(6)),
   work: { fit: 4 },

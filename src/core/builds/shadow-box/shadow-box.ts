@@ -7,7 +7,7 @@ import { type Length, type Size, grow, inches, minus, mm, plus, times } from '..
 import type { WorkingsLog } from '../../working';
 import { type Layer, type Loose, build } from '../build';
 import { line } from '../../instructions/line';
-import { aLength, asPiece, both } from '../fields';
+import { aLength, both } from '../fields';
 import { packageAs, rabbeted } from '../lay-ups';
 import { backingLayer, boardLayer, glazingLayer, matLayersOf, pieceLayer, sheetKg } from '../layers';
 import { matted } from '../matting';
@@ -68,7 +68,7 @@ export const shadowBox = build({
   startsWithoutMat: true,
   floatsInWindow: true,
   fields: {
-    objectDepth: aLength({ when: asPiece }),
+    objectDepth: aLength({}),
     clearance: aLength({ usual: both(inches(0, 1, 4), mm(6)), zero: true }),
     margin: aLength({ usual: both(inches(1), mm(25)), zero: true }),
     stripThickness: aLength({ usual: both(mm(6.4), mm(6.4)) }),

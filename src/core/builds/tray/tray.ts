@@ -10,7 +10,7 @@ import type { WorkingsLog } from '../../working';
 import { build } from '../build';
 import { line } from '../../instructions/line';
 import { screwLines } from '../../instructions/screws';
-import { aLength, asPiece, both } from '../fields';
+import { aLength, both } from '../fields';
 import { packageOfPiece } from '../lay-ups';
 import { pieceLayer, squareMetres } from '../layers';
 
@@ -71,7 +71,7 @@ export const tray = build({
     toOuterFace: aLength({}),
     lip: aLength({ usual: both(inches(0, 3, 8), mm(10)) }),
     under: aLength({ usual: both(inches(0, 1, 2), mm(12)) }),
-    pieceDepth: aLength({ when: asPiece }),
+    pieceDepth: aLength({}),
     baseThickness: aLength({ usual: both(mm(12), mm(12)) }),
     baseMaterial: { kind: 'choice', of: BASES },
   },

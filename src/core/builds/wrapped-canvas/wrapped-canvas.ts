@@ -7,13 +7,13 @@ import { issue } from '../../issue';
 import { KEYS, canvasWrap, crossbar } from '../../fixings/joining';
 import { type Length, grow, inches, minus, mm, smaller, times } from '../../units/length';
 import { type Loose, build } from '../build';
-import { aLength, asPiece, both } from '../fields';
+import { aLength, both } from '../fields';
 import { pieceLayer } from '../layers';
 import { packageOfPiece } from '../lay-ups';
 
 const fields = {
   stretched: { kind: 'flag' },
-  pieceDepth: aLength({ when: asPiece }),
+  pieceDepth: aLength({}),
   barWidth: aLength({ usual: both(inches(1, 1, 2), mm(38)) }),
 } as const;
 

@@ -285,7 +285,7 @@ export const FRAME_RULES: readonly Rule[] = [
   {
     code: 'object-touches-glass',
     level: 'refuse',
-    path: 'piece.thickness',
+    path: 'own.objectDepth',
     applies: ({ objectDepth: object, innerDepth: inner, rabbetNeeded: needed }) =>
       object !== undefined && inner !== undefined && object >= inner
         ? { object, inner, ...(needed ? { needed } : {}) }
@@ -295,7 +295,7 @@ export const FRAME_RULES: readonly Rule[] = [
   {
     code: 'object-near-glass',
     level: 'warn',
-    path: 'piece.thickness',
+    path: 'own.objectDepth',
     applies: ({ objectDepth: object, innerDepth: inner, clearance: given, rabbetNeeded: needed }, settings) => {
       const clearance = given ?? settings.objectClearance;
       return object !== undefined && inner !== undefined && object < inner && object + clearance > inner
