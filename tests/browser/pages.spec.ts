@@ -54,7 +54,7 @@ async function shutOut(page: Page) {
 /** Kilobytes of script, gzip, before the first touch. */
 const BUDGET = 240;
 /** The desk works out where the wood is as well; prices hold one change against the other. */
-const DESK_BUDGET = 306;
+const DESK_BUDGET = 310;
 const PRICES_BUDGET = 241;
 const budgetOf = (place: string): number =>
   place.startsWith('/desk') ? DESK_BUDGET : place === '/books/prices' ? PRICES_BUDGET : BUDGET;
