@@ -336,6 +336,8 @@ export const commands = {
       revision,
       reason: line(300),
       who: z.enum(['customer', 'supplier', 'conservator', 'shop']),
+      /** The day it is expected to go on; left out where none can be given. */
+      until: day.optional(),
     }),
   },
   release: { roles: ALL, payload: z.object({ jobId: id, revision }) },

@@ -205,6 +205,8 @@ export interface HoldView {
   readonly who: 'customer' | 'supplier' | 'conservator' | 'shop';
   readonly by: string;
   readonly at: string;
+  /** The day it is expected to go on, YYYY-MM-DD; null where none can be given. */
+  readonly until: string | null;
 }
 export interface JobSummary {
   readonly ticket: string;
@@ -370,6 +372,8 @@ export interface BoardJob {
   readonly care: CareView | null;
   readonly state: JobState;
   readonly hold: HoldView | null;
+  /** The first day on which it can be ready, where that is after the promised one. */
+  readonly notBefore: string | null;
   readonly next: StepKey | null;
   readonly station: Station | null;
   readonly minutesLeft: number;

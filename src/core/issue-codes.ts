@@ -215,6 +215,7 @@ export type ShopIssue =
   | 'price-missing'
   | 'price-too-high'
   | 'price-changed'
+  | 'hold-past'
   | 'promise-past'
   | 'alike-missing'
   | 'promise-closed'

@@ -42,7 +42,7 @@ import { instructed } from './instructed';
 import { careOf } from './records';
 import { plannedOf } from './planned';
 import { togetherWith } from './together';
-import { waitingAt } from './waiting';
+import { firstDay, waitingAt } from './waiting';
 import { standing } from './quotes';
 import type { CounterViewer, ScreenViewer, Viewer } from './access';
 import type { Guest } from './guests';
@@ -287,6 +287,10 @@ export async function jobView({ app, person }: Viewer, ticket: string): Promise<
   };
 }
 
+/** A day that comes after the promised one; null for another. */
+const after = (day: string | undefined, promised: string): string | null =>
+  day !== undefined && day > promised ? day : null;
+
 export async function boardView({ app }: Viewer): Promise<BoardView> {
   const { jobs, all, records } = await app.db.read(async (db) => {
     const jobs = await openJobs(db);
@@ -311,6 +315,7 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
         care: careOf(records.get(job.id)),
         state: jobState(steps),
         hold: job.hold,
+        notBefore: after(firstDay(steps, job.hold, now, settings), job.promised),
         next: next ?? null,
         station: steps.find((one) => one.step === next)?.station ?? null,
         waiting: (next && waiting(next)) || null,

@@ -37,7 +37,7 @@ export function Choice<T extends string | number>({
       onChange={(_event, to: T | null) => (to === null ? onClear?.() : onChange(to))}
     >
       {options.map(([key, name, aloud]) => (
-        <ToggleButton key={key} value={key} data-stop aria-label={aloud}>
+        <ToggleButton key={key} value={key} aria-label={aloud}>
           {name}
         </ToggleButton>
       ))}

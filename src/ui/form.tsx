@@ -116,7 +116,7 @@ interface FieldProps {
   readonly name: string;
   readonly label: ReactNode;
   readonly hint?: ReactNode;
-  readonly type?: 'text' | 'password';
+  readonly type?: 'text' | 'password' | 'date';
   readonly first?: boolean;
   readonly most?: number;
   readonly rows?: number;

@@ -32,11 +32,11 @@ export interface LengthFieldProps {
   readonly disabled?: boolean | undefined;
 }
 
-/** Moves to the next field of the same form, as the talk goes. */
+/** Moves to the next field of the same form, as the talk goes: past rows of buttons and ticks, which Tab comes to. */
 export function focusNext(from: HTMLElement): void {
   const root = from.closest('[data-fields]') ?? document.body;
   const fields = [
-    ...root.querySelectorAll<HTMLElement>('input:not([disabled]), textarea, [role=combobox], button[data-stop]'),
+    ...root.querySelectorAll<HTMLElement>('input:not([disabled], [type=checkbox]), textarea, [role=combobox]'),
   ];
   fields[fields.indexOf(from) + 1]?.focus();
 }

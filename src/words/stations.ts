@@ -1,5 +1,6 @@
 /** Who and where at the bench: its stations, what its buttons say, whom a job waits for, the caution of a step. */
 import type { WorkedOut } from '@/core/work-out';
+import { dayName } from './materials';
 import { named } from './named';
 
 /** What is said on the button that ends the step. */
@@ -56,6 +57,9 @@ const SAFETY: Record<string, string> = {
 export const stepDone = named(DONE);
 export const stationName = named(STATIONS);
 export const holderName = named(HOLDERS);
+/** When a job that is on hold is expected to go on, after why it waits; nothing where nobody can say. */
+export const untilText = ({ until }: { readonly until: string | null }): string =>
+  until === null ? '' : `; expected on ${dayName(until)}`;
 /** The usual caution of a step; of the glass only where there is some. */
 export function safetyWord(step: string, { stack }: Pick<WorkedOut, 'stack'>): string | undefined {
   const glazed = stack.layers.some(({ part }) => part === 'glazing' || part === 'pane' || part === 'mirror');

@@ -3,6 +3,7 @@ import type { Asked } from '@/contract/commands';
 import type { JobView } from '@/contract/views';
 import { length } from '@/core/units/length';
 import { CHECK_POINTS } from '@/core/route/steps';
+import { daysLater } from '@/server/clock';
 import { boardView, jobView } from '@/server/views';
 import { type Stocked, TOTAL, codes, must, stocked } from '../stocked';
 
@@ -153,6 +154,27 @@ describe('through the shop', () => {
       'A speck',
       'A fibre',
     ]);
+  });
+
+  it('holds until a day, not one that is over, and tells the first day that follows from it', async () => {
+    const { jobId, ticket } = await accepted();
+    const told = async () => (await boardView(app.viewer())).jobs.find((one) => one.ticket === ticket)!;
+    const promised = (await told()).promised;
+    expect((await told()).notBefore).toBeNull();
+    const put = (until?: string) =>
+      app.command('hold', { jobId, revision: 1, reason: 'No glass', who: 'supplier', ...(until && { until }) });
+    expect(codes(await put('2031-05-04'))).toBe('hold-past');
+    expect(codes(await put('next week'))).toContain('input-wrong');
+    await must(put(daysLater(promised, 1)));
+    const held = await told();
+    expect(held.hold).toMatchObject({ who: 'supplier', until: daysLater(promised, 1) });
+    // It cannot go on before that day, and there is work left to do after it.
+    expect(held.notBefore! >= daysLater(promised, 1)).toBe(true);
+    await must(app.command('release', { jobId, revision: 2 }));
+    expect((await told()).notBefore).toBeNull();
+    // Nobody can say when: nothing is said.
+    await must(app.command('hold', { jobId, revision: 3, reason: 'No glass', who: 'supplier' }));
+    expect(await told()).toMatchObject({ hold: { until: null }, notBefore: null });
   });
 
   it('holds and releases; a held job stands still; a stale bench is refused', async () => {

@@ -102,8 +102,13 @@ describe('waiting', () => {
     expect(put.disabled).toBe(true);
     fireEvent.change(why.getByLabelText('Reason'), { target: { value: 'The mat is the wrong white' } });
     fireEvent.click(why.getByRole('button', { name: /supplier/i }));
+    fireEvent.change(why.getByLabelText('Goes on, expected'), { target: { value: '2031-05-02' } });
     fireEvent.click(put);
-    await screen.findByText(/On hold, .*: The mat is the wrong white/);
+    await why.findByText(/2 May.* is over/);
+    expect(why.getByLabelText<HTMLInputElement>('Reason').value).toBe('The mat is the wrong white');
+    fireEvent.change(why.getByLabelText('Goes on, expected'), { target: { value: '2031-05-20' } });
+    fireEvent.click(put);
+    await screen.findByText(/On hold, .*: The mat is the wrong white; expected on .*20 May/);
     expect((await shop().jobOf(ticket)).hold).toMatchObject({ who: 'supplier', reason: 'The mat is the wrong white' });
     expect(screen.queryByRole('button', { name: /^All here/ })).toBeNull();
     enter();
@@ -296,9 +301,10 @@ describe('the board', () => {
     [0, '2031-05-05', /today/i],
   ])('says how late a job is: %i', async (_days, promised, says) => {
     const board = await boardView(shop().app.viewer());
-    const job = { ...board.jobs[0]!, hold: null, state: 'in-work' as const, promised };
+    const job = { ...board.jobs[0]!, hold: null, notBefore: '2031-05-21', state: 'in-work' as const, promised };
     show(<Board board={{ today: '2031-05-05', jobs: [job] }} />);
     const row = (await screen.findByText(job.ticket)).closest('a')!;
     await waitFor(() => expect(row.textContent).toMatch(says));
+    expect(row.textContent).toMatch(/can’t be ready before .*21 May/);
   });
 });

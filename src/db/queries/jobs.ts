@@ -12,6 +12,8 @@ const holdSchema = z.object({
   /** The name of who put it on hold. */
   by: named,
   at: z.string(),
+  /** The day it is expected to go on. Null: none can be given; holds of before have none. */
+  until: z.string().nullable().default(null),
 });
 export type Hold = z.infer<typeof holdSchema>;
 /** A hold as it is stored: the person by id. */

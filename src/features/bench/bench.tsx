@@ -14,7 +14,7 @@ import { Trouble } from '@/ui/trouble';
 import { useCommand } from '@/ui/use-command';
 import { stepName, waitName } from '@/words/bench';
 import { stateName } from '@/words/states';
-import { holderName, stationName, stepDone } from '@/words/stations';
+import { holderName, stationName, stepDone, untilText } from '@/words/stations';
 import { dayName, momentName } from '@/words/materials';
 import { timeText } from '@/words/moments';
 import { BENCH } from '@/words/screens/bench';
@@ -186,7 +186,9 @@ export function Bench({ job: first }: { job: JobView }) {
       <Head job={job} step={here} shown={shown} onPick={setPicked} />
       <section ref={work} className={styles.work} tabIndex={0} aria-label={BENCH.work}>
         <StepHead step={here} />
-        {job.hold && <p className={styles.held}>{BENCH.onHold(holderName(job.hold.who), job.hold.reason)}</p>}
+        {job.hold && (
+          <p className={styles.held}>{BENCH.onHold(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}</p>
+        )}
         <Trouble issues={[...step.issues, ...release.issues]} />
         {shown === 'final-check' && !over ? (
           <FinalCheck key={job.revision} job={job} blocked={shown !== job.next || Boolean(job.hold)} />

@@ -26,8 +26,14 @@ export function HoldDialog({ job, as, onClose }: Props) {
   const scheme = useBenchScheme();
   const [who, setWho] = useState<Who>(as === 'problem' ? 'shop' : 'customer');
   const of = useCommandForm('hold', {
-    values: { reason: '' },
-    payload: ({ reason }) => ({ jobId: job.id, revision: job.revision, reason, who }),
+    values: { reason: '', until: '' },
+    payload: ({ reason, until }) => ({
+      jobId: job.id,
+      revision: job.revision,
+      reason,
+      who,
+      ...(until ? { until } : {}),
+    }),
     onDone: onClose,
   });
   return (
@@ -48,6 +54,7 @@ export function HoldDialog({ job, as, onClose }: Props) {
           options={WHO.map((holder) => [holder, holderName(holder)] as const)}
           onChange={setWho}
         />
+        <Field name="until" label={BENCH.until} hint={BENCH.untilSay} type="date" />
         <Button type="submit" variant="contained" size="large" disabled={of.busy || !of.form.watch('reason').trim()}>
           {BENCH.putOnHold}
         </Button>

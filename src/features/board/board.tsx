@@ -5,7 +5,7 @@ import type { BoardJob, BoardView } from '@/contract/views';
 import { useView } from '@/ui/query';
 import { stepName } from '@/words/bench';
 import { stateName } from '@/words/states';
-import { holderName, stationName } from '@/words/stations';
+import { holderName, stationName, untilText } from '@/words/stations';
 import { dayName, momentName } from '@/words/materials';
 import styles from './board.module.css';
 import { BOARD } from '@/words/screens/board';
@@ -61,7 +61,9 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
         </span>
         <span className={styles.next}>
           {job.hold ? (
-            <span className={styles.hold}>{BOARD.on(holderName(job.hold.who), job.hold.reason)}</span>
+            <span className={styles.hold}>
+              {BOARD.on(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}
+            </span>
           ) : (
             job.next && stepName(job.next)
           )}
@@ -79,6 +81,7 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
         {!job.hold && <span className={styles.minutes}>{job.minutesLeft > 0 ? BOARD.min(job.minutesLeft) : ''}</span>}
         <span className={styles.promise}>
           <Promised day={job.promised} today={today} ready={job.state === 'ready'} />
+          {job.notBefore && <small className={styles.failed}>{BOARD.notBefore(dayName(job.notBefore))}</small>}
         </span>
       </Link>
     </li>

@@ -12,7 +12,7 @@ import { Cash, Len, SizeText } from '@/ui/figures';
 import { SceneSvg } from '@/ui/scene-svg';
 import { useView } from '@/ui/query';
 import { stateName } from '@/words/states';
-import { holderName } from '@/words/stations';
+import { holderName, untilText } from '@/words/stations';
 import { dayName } from '@/words/materials';
 import { FLAG_NAMES, RECORD } from '@/words/screens/care';
 import { ACCOUNT, GIVE_BACK, MONEY, PAY } from '@/words/screens/collect';
@@ -95,7 +95,9 @@ export function Account({ order: first, pictures, owner = false }: Props) {
                   <Care care={order.care[piece.id]} />
                   {piece.design.insists && <p>{MONEY.insistsOn(piece.design.insists)}</p>}
                   {job?.hold && (
-                    <p className={styles.hold}>{MONEY.onHold(holderName(job.hold.who), job.hold.reason)}</p>
+                    <p className={styles.hold}>
+                      {MONEY.onHold(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}
+                    </p>
                   )}
                   {job && (
                     <p className={styles.papers}>

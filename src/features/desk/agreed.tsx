@@ -8,6 +8,7 @@ import type { OrderView } from '@/contract/views';
 import { useView } from '@/ui/query';
 import { stateName } from '@/words/states';
 import { dayName } from '@/words/materials';
+import { untilText } from '@/words/stations';
 import { DESK } from '@/words/screens/desk';
 import { AGREED } from '@/words/screens/desk-agreed';
 import { CHANGE } from '@/words/screens/desk-change';
@@ -85,7 +86,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
               <dt>{job.ticket}</dt>
               <dd>
                 {stateName(job.state)}
-                {job.hold && <span>{AGREED.onHold(job.hold.reason)}</span>}
+                {job.hold && <span>{AGREED.onHold(job.hold.reason, untilText(job.hold))}</span>}
               </dd>
             </div>
           )}

@@ -109,6 +109,9 @@ function useResult(sum: BenchSum, values: Values, unit: Unit, typed: boolean, fi
   return { result, sceneOf };
 }
 
+const addressOf = (key: string, ticket: string | undefined) =>
+  `/sums?${new URLSearchParams({ ...(ticket && { job: ticket }), sum: key }).toString()}`;
+
 export function Sums({ job, first }: { job: JobView | null; first: FirstSum }) {
   const { unit } = useUnit();
   const [key, setKey] = useState(first.key);
@@ -128,8 +131,14 @@ export function Sums({ job, first }: { job: JobView | null; first: FirstSum }) {
         {BENCH_SUMS.map((benchSum) => (
           <ButtonBase
             key={benchSum.key}
+            // A link, so that it also opens elsewhere, and before this page's scripts are here.
+            href={addressOf(benchSum.key, job?.ticket)}
             aria-current={benchSum.key === key ? 'true' : undefined}
-            onClick={() => setKey(benchSum.key)}
+            onClick={(event) => {
+              if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+              event.preventDefault();
+              setKey(benchSum.key);
+            }}
           >
             {benchSum.name}
           </ButtonBase>

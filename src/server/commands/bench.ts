@@ -20,6 +20,7 @@ import {
   touchJob,
 } from '@/db/queries/jobs';
 import type { CommandResult, Context, Handler } from '../door';
+import { dayOf } from '../clock';
 import { waitingAt } from '../waiting';
 import type { Waiting } from '@/core/route/waits';
 
@@ -144,14 +145,15 @@ export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, 
   return told(job, 'check failed', { step: 'final-check' }, { points, again: [...again] });
 };
 
-export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who }, { now, by }) => {
+export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who, until = null }, { now, by }) => {
   const found = await freshJob(tx, jobId, revision);
   if (!found.ok) return found;
   const { job } = found.value;
   if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
-  const after = { reason, who, byId: by, at: now.toISOString() };
+  if (until !== null && until < dayOf(now)) return bad(issue('hold-past', { day: until }, 'until'));
+  const after = { reason, who, byId: by, at: now.toISOString(), until };
   await setHold(tx, jobId, after);
-  await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who } });
+  await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who, until } });
   return told(job, 'held', null, after);
 };
 

@@ -96,6 +96,7 @@ export const SHOP: Sentences<ShopIssue> = {
   'price-too-high': ({ cash }) => `This comes to more than ${cash('most')}, the most that can be kept.`,
   'alike-missing': ({ f }) =>
     `It says one of ${f.said} alike, and ${f.there === 1 ? 'one is' : `${f.there} are`} in this order. Add the others, or say how many there are.`,
+  'hold-past': ({ f }) => `${cap(dayName(String(f.day)))} is over. Give a day from today on, or none.`,
   'promise-past': ({ f }) => `${cap(dayName(String(f.day)))} is over. Promise a day from today on.`,
   'promise-closed': ({ f }) =>
     `The shop is closed on ${dayName(String(f.day))}.${f.next ? ` It is open on ${dayName(String(f.next))}.` : ''}`,

@@ -108,7 +108,7 @@ export const MONEY = {
   hook: ', hook',
   belowTheTop: 'below the top',
   insistsOn: (insists: string | number) => `Insists on: ${insists}`,
-  onHold: (holder: string | number, reason: string | number) => `On hold, ${holder}: ${reason}`,
+  onHold: (holder: string, reason: string, until: string) => `On hold, ${holder}: ${reason}${until}`,
   wallCard: 'Wall card',
   careCard: 'Care card',
   packingList: 'Packing list',

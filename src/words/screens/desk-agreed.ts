@@ -8,7 +8,7 @@ export const AGREED = {
   insistsOn: 'Insists on',
   nothing: 'Nothing',
   materials: 'Materials',
-  onHold: (reason: string | number) => `On hold: ${reason}`,
+  onHold: (reason: string, until: string) => `On hold: ${reason}${until}`,
   agreedWithPriceBook: (edition: number) =>
     `Agreed with price book edition ${edition}. What was agreed holds until a change is agreed.`,
   sizesAndPrice: 'Sizes and price',

@@ -18,8 +18,11 @@ export default async function Page({ searchParams }: { searchParams: Promise<Ask
   const ticket = first(asked.job);
   const job = ticket ? await jobView(viewer, ticket) : undefined;
   const unit = await unitAsked((await shopFrame())?.homeUnit ?? 'in');
-  const sum = BENCH_SUMS.find(({ key }) => key === first(asked.sum)) ?? BENCH_SUMS[0]!;
   const filled = job ? valuesOfJob(job, unit) : {};
+  const sum =
+    BENCH_SUMS.find(({ key }) => key === first(asked.sum)) ??
+    BENCH_SUMS.find(({ key }) => filled[key] !== undefined) ??
+    BENCH_SUMS[0]!;
   const result = benchSum(sum, filled[sum.key] ?? firstValues(sum, unit), unit);
   const scene = result.ok ? sceneOf(sum, result.value, unit) : undefined;
   return (
