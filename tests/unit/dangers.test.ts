@@ -2,61 +2,15 @@
 import { describe, expect, it } from 'vitest';
 import { mountOf } from '@/core/builds';
 import { pinLength, pinsInStrip } from '@/core/builds/glass-sandwich/glass-sandwich';
-import { stockedPair } from '@/core/builds/sections';
 import type { Design } from '@/core/design/design';
 import { apply } from '@/core/design/edit';
-import type { Moulding } from '@/core/materials';
 import { defaultSettings } from '@/core/settings';
 import { backingPatches } from '@/core/sizing/windows';
 import { screwForBlock } from '@/core/fixings/screws';
 import { type Length, inches, length, mm, toMm } from '@/core/units/length';
-import { workOut, type WorkedOut } from '@/core/work-out';
-import { backing, catalogue, exampleDesign, inch, moulding, prices, shop } from '../shop';
-
-const METAL: Moulding = moulding({
-  code: 'RAIL',
-  name: 'Rail',
-  material: 'metal',
-  faceWidth: inches(0, 1, 4),
-  rabbetWidth: inches(0, 3, 16),
-  rabbetDepth: mm(20),
-  finish: 'silver',
-});
-const FOAMS = [
-  backing({ code: 'F3', name: 'Foam 3', thickness: mm(3) }),
-  backing({ code: 'F10', name: 'Foam 10', thickness: mm(10) }),
-];
-const stocked = shop('in', {
-  catalogue: {
-    ...catalogue,
-    mouldings: new Map([...catalogue.mouldings, ['RAIL', METAL]]),
-    backings: new Map([...catalogue.backings, ...FOAMS.map((one) => [one.code, one] as const)]),
-  },
-});
-const tried = (design: Design, context = stocked) => workOut(design, context);
-const done = (design: Design, context = stocked): WorkedOut => {
-  const result = tried(design, context);
-  if (!result.ok) throw new Error(JSON.stringify(result.issues));
-  return result.value;
-};
-const refused = (design: Design) => {
-  const result = tried(design);
-  return result.ok ? [] : result.issues.map((one) => one.code);
-};
-const codes = (worked: WorkedOut, level?: string) =>
-  worked.cautions.filter((one) => !level || one.level === level).map((one) => one.code);
-const refusals = (design: Design) => codes(done(design), 'refuse');
-const item = (worked: WorkedOut, name: string) => worked.hardware.find((one) => one.item === name);
-const parts = (worked: WorkedOut, name: string) => worked.parts.filter((one) => 'part' in one && one.part === name);
-const piece = (over: Partial<Design['piece']>) => ({ ...exampleDesign().piece, ...over });
-const floater = (own: object, over: Partial<Design> = {}) =>
-  exampleDesign({
-    build: 'floater',
-    mats: [],
-    piece: piece({ kind: 'canvas', thickness: inch('3/4') }),
-    own: own as never,
-    ...over,
-  });
+import type { WorkedOut } from '@/core/work-out';
+import { catalogue, exampleDesign, inch, moulding, shop } from '../shop';
+import { done, refused, codes, refusals, item, parts, piece, floater } from '../stocked-sums';
 
 describe('a floater', () => {
   const own = { innerDepth: inch('1 1/2'), floor: inch('1/2'), gap: inch('1/8') };
@@ -273,6 +227,21 @@ describe('two panes', () => {
       ...over,
     });
 
+  it('of which strips lie beside the piece are no deeper for them', () => {
+    const of = (innerDepth: Length) =>
+      done(
+        exampleDesign({
+          build: 'glass-sandwich',
+          mats: [],
+          piece: piece({ thickness: mm(8) }),
+          own: { innerSpacers: true, showBorder: mm(50), innerDepth } as never,
+        }),
+      ).stack.total;
+    // Strips as deep as the piece, and half as deep: the piece alone counts. Deeper ones count instead of it.
+    expect(of(mm(8))).toBe(of(mm(4)));
+    expect(of(mm(10)) - of(mm(8))).toBe(mm(2));
+  });
+
   it('are held by strips that are pinned, never by points, and their back stays open', () => {
     const worked = done(panes({ own: { stripWidth: inch('1/2') } as never }));
     expect(
@@ -452,56 +421,6 @@ describe('hangers', () => {
       done(exampleDesign({ hanging: { rings: { fraction }, slack: '0.05' } })).hanging!.ringDrop;
     expect([rings([2, 5]), rings([1, 3])]).toEqual([Math.floor((height * 2) / 5 + 0.5), Math.floor(height / 3 + 0.5)]);
   });
-});
-
-describe('metal sections', () => {
-  const metal = (over: Partial<Design> = {}) =>
-    exampleDesign({ build: 'metal-sections', frame: { moulding: { code: 'RAIL' }, allowance: inch('1/16') }, ...over });
-
-  it('take no other moulding, and say which would do', () => {
-    const wood = metal({ frame: { moulding: { code: 'M1' }, allowance: inch('1/16') } });
-    const caution = done(wood).cautions.find((one) => one.code === 'not-metal')!;
-    expect(caution.level).toBe('refuse');
-    expect(codes(done(apply(wood, caution.waysOut[0]!.edit)), 'refuse')).toEqual([]);
-    expect(refusals(metal())).toEqual([]);
-  });
-
-  it('are bought by pairs and screwed: no leg, no mitre, no glue, no wedge, no brace', () => {
-    const worked = done(metal());
-    expect(worked.parts.filter((one) => one.kind === 'leg')).toEqual([]);
-    expect(parts(worked, 'section').map((one) => [one.count, 'length' in one && one.length])).toEqual([
-      [2, inch('16 3/4')],
-      [2, inch('20 3/4')],
-    ]);
-    expect(worked.hardware.map((one) => one.item)).not.toEqual(expect.arrayContaining(['wedge']));
-    expect([item(worked, 'corner brace'), item(worked, 'flexible point')]).toEqual([undefined, undefined]);
-    expect(item(worked, 'corner set')!.count).toBe(4);
-    expect(worked.route.map((one) => one.step)).not.toEqual(expect.arrayContaining(['cut-legs']));
-    expect(worked.route.map((one) => one.step)).not.toEqual(expect.arrayContaining(['join']));
-    // The same in every other build with a metal moulding.
-    const bare = done(
-      exampleDesign({ build: 'bare', mats: [], frame: { moulding: { code: 'RAIL' }, allowance: inch('1/16') } }),
-    );
-    expect(bare.parts.filter((one) => one.kind === 'leg')).toEqual([]);
-    expect(item(bare, 'wedge')).toBeUndefined();
-  });
-
-  it('cost what two pairs of the next longer stock cost, and one set of corners', () => {
-    const book = { ...prices, cornerSets: 350 as never };
-    const price = done(metal(), { ...stocked, prices: book }).price!;
-    // 17 and 21 in pairs: 2 × 38 in = 6 1/3 ft × 4.20 × 3, each pair rounded.
-    const foot = (inchesLong: number) => Math.round(((2 * inchesLong) / 12) * 4.2 * 3 * 100);
-    expect(price.lines.find((one) => one.key === 'moulding')!.amount).toBe(foot(17) + foot(21));
-    expect(price.lines.find((one) => one.key === 'corners')!.amount).toBe(350);
-  });
-
-  it.each([
-    [inches(5), inches(5)],
-    [inch('4 1/2'), inches(5)],
-    [inch('16 3/4'), inches(17)],
-    [inches(40), inches(40)],
-    [length(inches(40) + 1), undefined],
-  ])('%i is cut from %s', (side, from) => expect(stockedPair(side, defaultSettings('in'))).toBe(from));
 });
 
 describe('ways out', () => {

@@ -103,9 +103,9 @@ describe('the boards that a build puts inside', () => {
     await boards('Board it stands on');
     await boards('Sides covered with');
     const core = await boards('Side strips cut from');
-    const before = line('Mat');
+    const before = line('Backing');
     await choose('Side strips cut from', 'Kelp, 4-ply rag');
     await waitFor(() => expect(core.textContent).toContain('Kelp, 4-ply rag'));
-    await waitFor(() => expect(line('Mat')).not.toBe(before));
+    await waitFor(() => expect(line('Backing')).not.toBe(before));
   });
 });

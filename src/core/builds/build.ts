@@ -216,6 +216,12 @@ export interface LayUp {
   readonly box?: { readonly objectDepth: Length; readonly clearance: Length; readonly innerDepth: Length };
   /** The gap round a piece that stands in a frame. */
   readonly gap?: Length;
+  /** What a rigid print is held by, and the strip that it is stuck to. */
+  readonly tape?: { readonly wide: Length; readonly strip: Length };
+  /** How high the walls round it are, with the floor that they stand on. */
+  readonly wallsHigh?: Length;
+  /** A garment as it lies flat: what of it is to be seen. */
+  readonly garment?: Size;
   /** How far both rings together stand in from the outside, where the wood does not say it. */
   readonly insets?: Length;
   /** What is joined at the corners, where it is not the moulding as it is: each by itself. */

@@ -10,7 +10,7 @@ import type { Stack } from '../parts/stack';
 import { type Weight, mouldingLimitKg } from '../parts/weight';
 import type { Sizes } from '../sizes';
 import { wantedOutside, widening } from '../sizing/match';
-import { larger, length, minus } from '../units/length';
+import { larger, length, minus, size } from '../units/length';
 import type { Situation } from './situation';
 
 interface Worked {
@@ -117,6 +117,13 @@ function frameFacts(facts: Facts, { job: { design }, sizes, laid }: Worked): voi
     facts.centred = laid.depth === undefined;
     facts.allowance = facts.centred ? length(0) : loose;
   }
+  if (laid.wallsHigh !== undefined && moulding.material !== 'metal')
+    facts.walls = { high: laid.wallsHigh, moulding: moulding.height };
+  const lip = sizes.frames[0]!;
+  if (lip.rabbet && !keeps && !laid.matted && !laid.box && !design.piece.carrier) {
+    const hides = (key: 'w' | 'h') => length(Math.ceil((sizes.piece.larger[key] - lip.sight[key]) / 2));
+    facts.lipHides = size(hides('w'), hides('h'));
+  }
   const wanted = wantedOutside(design.frame, moulding);
   if (wanted && outer.rabbet) {
     const of = (key: 'w' | 'h') => {
@@ -204,6 +211,8 @@ export function situationOf(worked: Worked, framed: boolean): Situation {
     const needed = laid.figures.rabbetDepthNeeded;
     if (needed !== undefined) facts.rabbetNeeded = needed;
   }
+  if (laid.tape) facts.tape = laid.tape;
+  if (laid.garment) facts.garment = laid.garment;
   if (laid.gap !== undefined) {
     facts.gap = laid.gap;
     facts.fixing = String(design.own?.fixing ?? 'oversized holes');

@@ -85,6 +85,14 @@ export interface Situation {
   readonly fixing?: string;
   readonly gap?: Length;
   readonly shimsOff?: Length;
+  /** What a rigid print is held by, and the strip it is stuck to. */
+  readonly tape?: { readonly wide: Length; readonly strip: Length };
+  /** What the walls of a floater are high, with their floor, and the moulding that they are cut from. */
+  readonly walls?: { readonly high: Length; readonly moulding: Length };
+  /** What a lip covers of the piece on each side, where nothing else lies between, and what its rabbet is wide. */
+  readonly lipHides?: Size;
+  /** The widest and highest of a garment that is to be seen, laid flat. */
+  readonly garment?: Size;
   readonly screw?: Length;
   readonly floor?: Length;
   readonly riser?: Length;

@@ -187,6 +187,34 @@ const EDGES: readonly Edge[] = [
   { code: 'keys-blocked', at: inches(0, 3, 16), says: BELOW, situation: (gap) => ({ keyed: true, gap }) },
   { code: 'shim-uneven', at: mm(0.2), says: ABOVE, situation: (shimsOff) => ({ shimsOff }) },
   {
+    code: 'tape-wide',
+    at: inches(0, 3, 4),
+    says: ABOVE,
+    situation: (wide) => ({ tape: { wide, strip: inches(0, 3, 4) } }),
+  },
+  {
+    code: 'moulding-low',
+    at: inches(1, 3, 4),
+    says: ABOVE,
+    situation: (high) => ({ walls: { high, moulding: inches(1, 3, 4) } }),
+  },
+  {
+    code: 'lip-hides',
+    at: inches(0, 1, 4),
+    says: ABOVE,
+    situation: (hidden) => ({ lipHides: size(mm(1), hidden), rabbetWidth: inches(0, 1, 4) }),
+  },
+  {
+    code: 'garment-hidden',
+    at: inches(24, 1, 2),
+    says: ABOVE,
+    situation: (w) => ({
+      garment: size(w, inches(20)),
+      opening: size(inches(24), inches(24)),
+      overlap: inches(0, 1, 4),
+    }),
+  },
+  {
     code: 'screw-through',
     at: inches(1, 1, 8),
     says: ABOVE,

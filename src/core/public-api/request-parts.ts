@@ -6,7 +6,7 @@ import { type DefaultMaterials, type Design, depthTold } from '../design/design'
 import { withInside } from '../design/with-build';
 import type { Backing, Glazing, Moulding } from '../materials';
 import type { Settings } from '../settings';
-import { type Length, length, mm } from '../units/length';
+import { type Length, length, mm, plus } from '../units/length';
 import { FRACTION, type WorkOutBody } from './body';
 import { NO_MOULDING, type RequestReader } from './request-reader';
 
@@ -170,7 +170,7 @@ function standInMoulding(
     faceWidth: face,
     rabbetWidth: length(Math.max(1, Math.floor(face / 4))),
     rabbetDepth: depth,
-    height: depth,
+    height: plus(depth, (own.floor as Length | undefined) ?? length(0)),
     material: 'wood',
     profile: 'box',
     finish: '',

@@ -84,6 +84,14 @@ export const CAUTIONS: Sentences<CautionCode> = {
     `A gap of ${len('gap')} leaves the keys no room to widen the stretcher; ${len('least')} would.`,
   'shim-uneven': ({ deep }) =>
     `Cards of this thickness leave ${deep('off')} open on one side: the piece sits off centre.`,
+  'tape-wide': ({ len }) =>
+    `Tape of ${len('wide')} reaches over a strip of ${len('strip')}: what hangs over it sticks to the frame.`,
+  'moulding-low': ({ len }) =>
+    `The floater is ${len('high')} deep with its floor, and the moulding ${len('moulding')} high: it cannot be cut from it.`,
+  'lip-hides': ({ len }) =>
+    `The lip hides ${len('hidden')} of the piece on a side; its rabbet as it comes would hide ${len('rabbet')} at most.`,
+  'garment-hidden': ({ len }) =>
+    `The garment is ${len('w')} × ${len('h')} laid flat, its window ${len('openingW')} × ${len('openingH')}: a larger window, or fold it so that nothing creases under the mat.`,
   'plate-too-wide': ({ len }) => `The hanger plate, ${len('plate')}, is wider than the rail behind it, ${len('rail')}.`,
   'thick-paint': () => 'The paint stands high: never face down under weight, never pressed.',
   'safety-glazing': ({ f }) =>

@@ -28,6 +28,7 @@ export const WAYS: Sentences<WayOutCode> = {
   'add-strips': () => 'Spacer strips under the lip',
   'own-size': () => 'Its own outside size',
   'oversized-holes': () => 'Oversized holes and washers',
+  'set-tape': ({ len }) => `Tape ${len('to')} wide`,
   'set-gap': ({ len }) => `Gap ${len('gap')}`,
   'add-filler': ({ f }) => `Fill with ${f.name}`,
   'mat-to-frame': ({ len }) => `Mat to this frame, ${len('w')} × ${len('h')}`,

@@ -243,6 +243,8 @@ export const floater = build({
       depth: undefined,
       held: 'nothing',
       gap: own.gap,
+      wallsHigh: plus(innerDepth, own.floor ?? length(0)),
+      ...(own.strainer ? { tape: { wide: own.tape, strip: own.riserStrip } } : {}),
       joints: [{ of: 'wall', height: plus(innerDepth, own.floor ?? length(0)), solid: wall, face: wall }],
       ...(own.ringsOn === 'inner wall'
         ? { insets: times(wall, 2), rail: { solid: wall, face: wall, depth: wall } }

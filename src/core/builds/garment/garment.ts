@@ -203,6 +203,7 @@ export const garment = build({
         ...(own.neckDepth ? { neckDepth: own.neckDepth } : {}),
       },
       counts: { pins: total, pinsPerEdge: pins.join(' ') },
+      ...(mat ? { garment: size(own.flatWidth ?? piece.larger.w, own.visibleHeight ?? piece.larger.h) } : {}),
     });
     return own.spacers && !mat && job.glazing.type !== 'none' ? spaced(job, laid, undefined, own.stripDepth) : laid;
   },

@@ -438,4 +438,36 @@ export const FRAME_RULES: readonly Rule[] = [
     path: 'own.cardThickness',
     applies: ({ shimsOff: off }, { shimClear }) => (off !== undefined && off > shimClear ? { off } : undefined),
   },
+  {
+    code: 'tape-wide',
+    level: 'warn',
+    path: 'own.tape',
+    applies: ({ tape }) => (tape && tape.wide > tape.strip ? tape : undefined),
+    waysOut: (facts) => {
+      const strip = facts.situation.tape?.strip;
+      return strip === undefined ? [] : ownWay('set-tape', facts, 'tape', strip, { to: strip });
+    },
+  },
+  {
+    code: 'moulding-low',
+    level: 'warn',
+    path: 'own.innerDepth',
+    applies: ({ walls }) => (walls && walls.high > walls.moulding ? walls : undefined),
+    waysOut: (facts, catalogue) => {
+      const high = facts.situation.walls?.high ?? length(0);
+      return mouldingWay(facts, catalogue, (moulding) => moulding.height >= high);
+    },
+  },
+  {
+    code: 'lip-hides',
+    level: 'warn',
+    path: 'frame',
+    // A frame that fits hides what its rabbet covers; one that was made to another size may hide far more.
+    applies: ({ lipHides, rabbetWidth }) => {
+      const hidden = lipHides && larger(lipHides.w, lipHides.h);
+      return hidden !== undefined && rabbetWidth !== undefined && hidden > rabbetWidth
+        ? { hidden, rabbet: rabbetWidth }
+        : undefined;
+    },
+  },
 ];

@@ -61,6 +61,16 @@ export const MAT_RULES: readonly Rule[] = [
     },
   },
   {
+    code: 'garment-hidden',
+    level: 'warn',
+    path: 'own.flatWidth',
+    // The mat lies on its edge all round; what reaches further is creased under it.
+    applies: ({ garment, opening, overlap = length(0) }) =>
+      garment && opening && Math.max(garment.w - opening.w, garment.h - opening.h) > 2 * overlap
+        ? { w: garment.w, h: garment.h, openingW: opening.w, openingH: opening.h }
+        : undefined,
+  },
+  {
     code: 'trim-original',
     level: 'refuse',
     path: 'border.all',
