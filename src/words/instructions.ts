@@ -11,7 +11,7 @@ import { mountName } from './mounts';
 import { KIND_NAMES } from './materials';
 import { CUT_STEP, bitText, mmText, ruleText } from './rule';
 
-interface Say {
+export interface Say {
   readonly f: Figures;
   readonly unit: Unit;
   /** A length with its unit, as fine as a cut. */
@@ -46,6 +46,12 @@ const screwsText = ({ f, n, has, len, bit }: Say): string =>
     ? `; ${plural(n('each'), 'screw', 'screws')} each, ${f.gauge} × ${len('long')}, pilot ${bit('pilot')}, stop the drill at ${len('stop')}`
     : '';
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
+/** What is laid in, from the front. */
+export const layersText = ({ f }: Say): string =>
+  String(f.layers)
+    .split(' | ')
+    .map((part) => (part === 'glazing' && f.type === 'acrylic' ? 'acrylic' : (LAYERS[part] ?? part)))
+    .join(', ');
 const shaped = ({ f, has, len }: Say) =>
   f.shape === 'rectangle' ? '' : `; ${String(f.shape)}${has('corner') ? `, corner ${len('corner')}` : ''}`;
 const LAYERS: Readonly<Record<string, string>> = {
@@ -285,11 +291,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
         ? 'Both panes clean, all four sides.'
         : 'Glass clean, both sides.',
   'film-off': () => 'Protective film off: the inner face just before closing, the outer face last.',
-  'lay-in': ({ f }) =>
-    `From the front: ${String(f.layers)
-      .split(' | ')
-      .map((part) => (part === 'glazing' && f.type === 'acrylic' ? 'acrylic' : (LAYERS[part] ?? part)))
-      .join(', ')}.`,
+  'lay-in': (say) => `From the front: ${layersText(say)}.`,
   filler: ({ f, len }) => `Filler behind it: ${f.name}, ${len('thickness')}.`,
   'room-behind': ({ f, n, len }) =>
     f.verdict === 'proud'
@@ -371,6 +373,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'braces-last': (say) =>
     `${say.n('count')} corner braces${say.has('width') ? `, ${say.millimetres('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
   sleeve: ({ size }) => `Into a clear sleeve for ${size()}, with a board behind it.`,
+  'mark-top': () => 'Write “top” on the back of the top leg and of the back board.',
   'kit-list': () => 'Everything on the pick list into the packet, with the sheet of instructions.',
   box: ({ len }) => `Box, measured inside; ${len('deep')} deep.`,
   'hang-there': ({ has, len }) =>
@@ -378,9 +381,12 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   place: ({ f }) => `It will hang: ${placeName(String(f.place)).toLowerCase()}.`,
 };
 
-export function sayLine({ code, figures }: Line, unit: Unit): string {
+export const sayLine = ({ code, figures }: Line, unit: Unit): string => LINES[code](sayOf(figures, unit));
+
+/** The figures of a line, ready to be said. */
+export function sayOf(figures: Figures, unit: Unit): Say {
   const measure = (key: string) => ruleText(Number(figures[key] ?? 0) as Length, unit);
-  return LINES[code]({
+  return {
     f: figures,
     unit,
     len: (key) => `${measure(key)} ${unit}`,
@@ -391,5 +397,5 @@ export function sayLine({ code, figures }: Line, unit: Unit): string {
     millimetres: (key) => mmText(Number(figures[key] ?? 0) as Length),
     kg: (key) => weightText(Number(figures[key] ?? 0), unit),
     rated: (key) => ratedText(Number(figures[key] ?? 0), unit),
-  });
+  };
 }

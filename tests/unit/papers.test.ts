@@ -319,10 +319,16 @@ describe('what leaves the shop with a piece', () => {
   it('is for a kit: every fixing counted, and what to do with this piece', async () => {
     const kit = made({ scope: 'kit' });
     const text = await said(kitSheet, kit);
-    for (const item of kit.worked.hardware) expect(text).toContain(hardwareText(item, kit.worked, 'in').name);
+    for (const item of kit.worked.hardware.filter((one) => one.item !== 'hinge'))
+      expect(text).toContain(hardwareText(item, kit.worked, 'in').name);
+    // What holds the piece was used here; each leg has its length; which way is up, and where the hook goes.
+    expect(text).not.toMatch(/hinge/i);
+    expect(text).toContain('long edge 18 7/8 in');
+    expect(text).toMatch(/marked “top”/);
+    expect(text).toMatch(/The hook in the wall goes 4 13\/16 ?– in below/);
     const told = assemblyOf(kit.worked, defaultSettings('in'));
     expect(told.map(({ step }) => step)).toEqual(['join', 'fit', 'back-and-hang']);
-    expect(text).toContain('Glass clean, both sides.');
+    expect(text).toContain('Clean the glass on both sides');
     expect(text).toContain(stepName('back-and-hang'));
   });
 
@@ -336,6 +342,11 @@ describe('what leaves the shop with a piece', () => {
     expect(text).toContain('Framed by Maro, Fri 2 May 2031.');
     for (const name of ['Shell', 'Clear glass', 'Foam 5']) expect(text).toContain(name);
     expect(await said(backLabel, made())).toContain('Framed for Mon 5 May 2031.');
+    expect(text).toContain('Held by: paper hinges. It comes off again.');
+    const glued = made({ build: 'dry-mount', mats: [], mount: 'dry mount' });
+    expect(await said(backLabel, glued)).toContain('It does not come off again.');
+    const where = await backLabel(made(), 'Test', 'in', undefined, '4 Quay Street\n Low Town \n\n 555 0199');
+    expect(await textOf(where)).toContain('4 Quay Street, Low Town, 555 0199');
   });
 
   it('says of care only what the piece has', async () => {
@@ -350,8 +361,8 @@ describe('what leaves the shop with a piece', () => {
   });
 
   it.each([
-    ['in', '22 7/8 × 26 7/8 in', '4 lb 7 oz'],
-    ['mm', '579.5– × 681+ mm', '2.0 kg'],
+    ['in', '22 7/8 × 26 7/8 × 5 in', '4 lb 7 oz'],
+    ['mm', '579.5– × 681+ × 125.5– mm', '2.0 kg'],
   ] as const)('packs in %s: the outside and the padding all round', async (unit, box, weighs) => {
     const text = await said(packingList, made(), unit);
     expect(text.replace(/\s/g, '')).toContain(box.replace(/\s/g, ''));

@@ -1,6 +1,8 @@
 /** Joining, finishing, mounting, fitting, hanging, packing: what is fastened where, with what, in which order. */
 import { hooksOrRings } from '../parts/hanging';
-import { grow, larger, length, plus, times } from '../units/length';
+import type { Settings } from '../settings';
+import { type Length, type Size, grow, larger, length, plus, times } from '../units/length';
+import type { WorkedOut } from '../work-out';
 import { FOUR } from '../builds/many-sided';
 import type { LineCode } from './codes';
 import type { Has } from './has';
@@ -273,17 +275,28 @@ export function hangLines(has: Has): Line[] {
   return lines;
 }
 
+/** The box that a piece is packed in, measured inside. */
+export function boxOf(
+  { sizes, stack }: Pick<WorkedOut, 'sizes' | 'stack'>,
+  { padding }: Pick<Settings, 'padding'>,
+): { readonly flat: Size; readonly deep: Length } {
+  const round = times(padding, 2);
+  const thick = larger(sizes.frames.at(-1)?.moulding.height ?? length(0), stack.total);
+  return { flat: grow(sizes.outside ?? sizes.package, round), deep: plus(thick, round) };
+}
+
 export function packLines(has: Has): Line[] {
   const { worked, scope, settings } = has;
-  const box = grow(worked.sizes.outside ?? worked.sizes.package, times(settings.padding, 2));
-  const deep = plus(
-    larger(worked.sizes.frames.at(-1)?.moulding.height ?? length(0), worked.stack.total),
-    times(settings.padding, 2),
-  );
+  const { flat: box, deep } = boxOf(worked, settings);
   return [
     ...(scope.sleeve ? [line('sleeve', sized(worked.sizes.cutPackage))] : []),
     ...(scope.assembled === 'customer'
-      ? [...coverLines(has), line('kit-list'), line('box', { deep }, { big: [big('inside', box)] })]
+      ? [
+          ...coverLines(has),
+          ...(has.inFrame ? [line('mark-top', {}, { of: ['frame'] })] : []),
+          line('kit-list'),
+          line('box', { deep }, { big: [big('inside', box)] }),
+        ]
       : []),
   ];
 }

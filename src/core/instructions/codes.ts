@@ -175,6 +175,7 @@ export type LineCode =
   | 'no-hangers'
   | 'braces-last'
   | 'sleeve'
+  | 'mark-top'
   | 'kit-list'
   | 'box'
   | 'hang-there'

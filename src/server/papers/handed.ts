@@ -4,20 +4,25 @@
  */
 import bwipjs from 'bwip-js/node';
 import type { JobView } from '@/contract/views';
+import { backScene } from '@/core/drawing/back';
+import { boxOf } from '@/core/instructions/closing';
 import { assemblyOf } from '@/core/instructions/instructions';
 import { defaultSettings } from '@/core/settings';
-import { grow, times, type Unit } from '@/core/units/length';
+import type { Unit } from '@/core/units/length';
 import { weightText } from '@/core/units/weight';
 import { stepName } from '@/words/bench';
-import { sayLine } from '@/words/instructions';
-import { bigName, ruleText } from '@/words/rule';
+import { partName } from '@/words/build-parts';
+import { kitBefore, kitLine } from '@/words/kit';
+import { ruleText } from '@/words/rule';
 import { hardwareText } from '@/words/hardware';
 import { KIND_NAMES, dayName } from '@/words/materials';
-import { HANDED, careOf } from '@/words/screens/handed';
-import { SOFT, Sheet } from './sheet';
+import { HANDED, careOf, heldOf } from '@/words/screens/handed';
+import { type Bytes, SOFT, Sheet } from './sheet';
 import { suppliedNames } from './supplied';
 
 const LEFT = 16;
+/** The drawing of the back on a kit's sheet, at most. */
+const [BACK_WIDE, BACK_HIGH] = [110, 62];
 const partsOf = (job: JobView) => job.worked.parts.reduce((sum, part) => sum + part.count, 0);
 const titleOf = ({ worked: { resolved } }: JobView) => resolved.design.piece.title || HANDED.untitled;
 
@@ -52,38 +57,72 @@ const hardwareRows = ({ worked }: JobView, unit: Unit): (readonly [string, strin
     return [name, amount];
   });
 
+/** What was used here already is not in the packet. */
+const USED_HERE: readonly string[] = ['hinge', 'tape hinge'];
+/** Legs and sections by their length, then the sheets, then what lies in a drawer. */
+function packet(job: JobView, unit: Unit): (readonly [string, string])[] {
+  const { worked } = job;
+  const legs = worked.parts.flatMap((part): (readonly [string, string])[] => {
+    if (part.kind === 'leg')
+      return [[HANDED.leg(part.name, `${ruleText(part.cut.longPoint, unit)} ${unit}`), String(part.count)]];
+    if (part.kind === 'strip' && part.part === 'section' && part.length)
+      return [[HANDED.leg(part.name, `${ruleText(part.length, unit)} ${unit}`), String(part.count)]];
+    return part.part === 'dust cover' ? [[partName(part.part), String(part.count)]] : [];
+  });
+  const sheets = worked.stack.layers
+    .filter(({ name, part }) => name && part !== 'piece')
+    .map(({ name }): readonly [string, string] => [name, '1']);
+  const drawer = worked.hardware.filter(({ item }) => !USED_HERE.includes(item));
+  return [...legs, ...sheets, ...hardwareRows({ ...job, worked: { ...worked, hardware: drawer } }, unit)];
+}
+
 /** For the customer who puts a kit together: what is in the packet, and what to do with this piece. */
 export async function kitSheet(job: JobView, shop: string, unit: Unit): Promise<Uint8Array | undefined> {
-  if (job.worked.resolved.design.scope !== 'kit') return undefined;
+  const { worked } = job;
+  if (worked.resolved.design.scope !== 'kit') return undefined;
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, HANDED.kit(job.ticket));
-  let y = titled(sheet, HANDED.kitTitle, job, shop);
-  sheet.text(HANDED.inThePacket, LEFT, y, { size: 13, weight: 'bold' });
-  const materials = suppliedNames(job.worked).map((name) => [name, ''] as const);
-  y = listed(sheet, [...materials, ...hardwareRows(job, unit)], y + 8) + 4;
-  for (const { step, lines } of assemblyOf(job.worked, defaultSettings(unit))) {
-    y = sheet.room(y, 18);
-    sheet.text(stepName(step), LEFT, y, { size: 13, weight: 'bold' });
-    y += 6.5;
-    for (const said of lines) {
-      const figures = (said.big ?? []).map(({ name, value }) =>
-        typeof value === 'number'
-          ? `${bigName(name)} ${ruleText(value, unit)} ${unit}`
-          : `${bigName(name)} ${ruleText(value.w, unit)} × ${ruleText(value.h, unit)} ${unit}`,
-      );
-      const text = [sayLine(said, unit), ...figures].join('  ');
-      y = sheet.room(y, sheet.lines(text, sheet.width - 2 * LEFT - 5).length * Sheet.lead(10.5));
-      sheet.text('–', LEFT, y, { colour: SOFT });
-      y = sheet.paragraph(text, LEFT + 5, y, sheet.width - 2 * LEFT - 5);
+  const wide = sheet.width - 2 * LEFT - 7;
+  const told = (texts: readonly string[], from: number): number => {
+    let y = from;
+    for (const [index, text] of texts.entries()) {
+      y = sheet.room(y, sheet.lines(text, wide).length * Sheet.lead(10.5) + 1);
+      sheet.text(String(index + 1), LEFT, y, { weight: 'bold' });
+      y = sheet.paragraph(text, LEFT + 7, y, wide) + 1;
     }
-    y += 3;
+    return y + 3;
+  };
+  const head = (text: string, y: number, keep = 18) => {
+    const at = sheet.room(y, keep);
+    sheet.text(text, LEFT, at, { size: 13, weight: 'bold' });
+    return at + 6.5;
+  };
+  let y = titled(sheet, HANDED.kitTitle, job, shop);
+  y = listed(sheet, packet(job, unit), head(HANDED.inThePacket, y) + 1.5) + 4;
+  y = told(kitBefore(worked), head(HANDED.before, y));
+  for (const { step, lines } of assemblyOf(worked, defaultSettings(unit))) {
+    const texts = lines.flatMap((line) => kitLine(line, unit) ?? []);
+    if (texts.length > 0) y = told(texts, head(stepName(step), y));
+  }
+  if (worked.hanging) {
+    const hook = HANDED.hookThere(`${ruleText(worked.hanging.hookDrop, unit)} ${unit}`);
+    y = head(HANDED.backOfIt, y, BACK_HIGH + 22);
+    y += sheet.scene(backScene(worked), LEFT, y - 2, BACK_WIDE, BACK_HIGH) + 5;
+    y = sheet.paragraph(hook, LEFT, y, sheet.width - 2 * LEFT, { weight: 'bold' }) + 3;
   }
   y = sheet.room(y, 14);
-  sheet.paragraph(HANDED.kitCaution, LEFT, y, sheet.width - 2 * LEFT, { size: 10, colour: SOFT });
+  const glass = worked.resolved.glazing?.type === 'glass' && worked.stack.layers.some((one) => one.group === 'glazing');
+  sheet.paragraph(HANDED.kitCaution(glass), LEFT, y, sheet.width - 2 * LEFT, { size: 10, colour: SOFT });
   return sheet.done();
 }
 
 /** Goes on the back: who framed it, when, with what, and how it is cleaned. */
-export async function backLabel(job: JobView, shop: string, unit: Unit): Promise<Uint8Array> {
+export async function backLabel(
+  job: JobView,
+  shop: string,
+  unit: Unit,
+  _photos?: Bytes,
+  contact = '',
+): Promise<Uint8Array> {
   const sheet = Sheet.open('card', unit, HANDED.back(job.ticket));
   const wide = sheet.width - 2 * 10;
   sheet.text(shop, 10, 15, { size: 17, weight: 'heavy' });
@@ -99,7 +138,16 @@ export async function backLabel(job: JobView, shop: string, unit: Unit): Promise
       size: 10.5,
       weight: 'bold',
     });
-  for (const care of careOf(job.worked)) y = sheet.paragraph(care, 10, y + 1.2, wide, { size: 9.5, colour: SOFT });
+  const held = heldOf(job.worked);
+  for (const care of [held, ...careOf(job.worked)])
+    if (care) y = sheet.paragraph(care, 10, y + 1.2, wide, { size: 9.5, colour: SOFT });
+  // Where to ask, for whoever turns it round one day.
+  const where = contact
+    .split(/\s*\n\s*/)
+    .filter(Boolean)
+    .join(', ');
+  if (where)
+    sheet.text(sheet.lines(where, wide, { size: 9.5 })[0]!, 10, sheet.height - 6, { size: 9.5, weight: 'bold' });
   return sheet.done();
 }
 
@@ -120,8 +168,8 @@ export async function packingList(job: JobView, shop: string, unit: Unit): Promi
   const settings = defaultSettings(unit);
   const sheet = Sheet.open(unit === 'in' ? 'letter' : 'a4', unit, HANDED.packing(job.ticket));
   let y = titled(sheet, HANDED.packingTitle, job, shop);
-  const box = grow(worked.sizes.outside ?? worked.sizes.package, times(settings.padding, 2));
-  const size = `${ruleText(box.w, unit)} × ${ruleText(box.h, unit)} ${unit}`;
+  const { flat, deep } = boxOf(worked, settings);
+  const size = `${[flat.w, flat.h, deep].map((side) => ruleText(side, unit)).join(' × ')} ${unit}`;
   sheet.text(HANDED.boxInside, LEFT, y, { size: 10, colour: SOFT });
   sheet.text(size, LEFT, y + 9, { size: 20, weight: 'heavy' });
   sheet.text(HANDED.weighs, LEFT + 100, y, { size: 10, colour: SOFT });

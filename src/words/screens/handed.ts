@@ -1,7 +1,11 @@
 /** What the papers say that leave the shop with a piece. */
 import type { Design } from '@/core/design/design';
+import type { Mount } from '@/core/design/choices';
+import { BUILDS, mountOf } from '@/core/builds';
 import type { WorkedOut } from '@/core/work-out';
+import { mountName } from '../mounts';
 
+const LASTING: readonly Mount[] = ['dry mount', 'glue'];
 const SHEDS: readonly string[] = ['pastel', 'charcoal', 'chalk'];
 
 export const HANDED = {
@@ -9,18 +13,22 @@ export const HANDED = {
   kit: (ticket: string) => `Kit ${ticket}`,
   kitTitle: 'To put together',
   inThePacket: 'In the packet',
-  kitCaution:
-    'Gloves and eye protection for glass. Lay it on something soft. Ask us before you force anything: what bends or breaks here is hard to mend.',
+  before: 'Before you begin',
+  backOfIt: 'The back, with its top edge up',
+  leg: (moulding: string, long: string) => `${moulding}, long edge ${long}`,
+  kitCaution: (glass: boolean) =>
+    `${glass ? 'Gloves and eye protection for glass. ' : ''}Ask us before you force anything: what bends or breaks here is hard to mend.`,
   back: (ticket: string) => `Back label ${ticket}`,
   framedBy: (by: string, day: string) => `Framed by ${by}, ${day}.`,
   framedFor: (day: string) => `Framed for ${day}.`,
   madeWith: (names: string) => `With: ${names}.`,
   hook: (drop: string) => `Hook ${drop} below the top.`,
+  hookThere: (drop: string) => `The hook in the wall goes ${drop} below where the top edge is to be.`,
   care: (ticket: string) => `Care card ${ticket}`,
   careTitle: 'How to look after it',
   packing: (ticket: string) => `Packing list ${ticket}`,
   packingTitle: 'Packing list',
-  boxInside: 'Box, inside',
+  boxInside: 'Box, inside: width, height, depth',
   weighs: 'Weighs, without the box',
   padding: (padding: string) => `${padding} of padding on every side.`,
   wallCard: 'Wall card',
@@ -52,4 +60,12 @@ export function careOf({ resolved, stack, sizes, hanging }: WorkedOut): string[]
     hanging?.by === 'wire' && 'Look at the wire and its rings once a year.',
     piece.irreplaceable && 'Ask us, or a conservator, before the back is opened.',
   ].filter((line): line is string => Boolean(line));
+}
+
+/** How the piece is held, and whether it comes off again: for whoever opens the frame in fifty years. */
+export function heldOf({ resolved: { design } }: WorkedOut): string | undefined {
+  if (!BUILDS[design.build].uses.includes('mount')) return undefined;
+  const mount = mountOf(design);
+  const held = `Held by: ${mountName(mount).toLowerCase()}`;
+  return LASTING.includes(mount) ? `${held}. It does not come off again.` : `${held}. It comes off again.`;
 }

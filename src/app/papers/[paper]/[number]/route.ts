@@ -47,13 +47,14 @@ const unknownTicket = (ticket: string) => problem([issue('ticket-unknown', { tic
 
 const ofJob =
   (
-    make: (job: JobView, shop: string, unit: Unit, photos: Bytes) => Promise<Uint8Array | undefined>,
+    make: (job: JobView, shop: string, unit: Unit, photos: Bytes, contact: string) => Promise<Uint8Array | undefined>,
     paper: Paper,
   ): Make =>
   async (viewer, ticket, { shop }, unit) => {
     const job = await jobView(viewer, ticket);
     if (!job) return unknownTicket(ticket);
-    const made = await make(job, shop.name, unit, await photosOf(viewer, job.pictures));
+    const { contact } = await viewer.app.shopSettings();
+    const made = await make(job, shop.name, unit, await photosOf(viewer, job.pictures), contact);
     return made ? pdf(made, `${paper}-${ticket}`) : problem([issue('paper-not-of-it', { ticket })]);
   };
 
