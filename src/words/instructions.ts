@@ -94,6 +94,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   crossbar: () => 'Crossbar in before the canvas goes on.',
   'on-the-bars': ({ len }) => `Hangers into the bars, which are ${len('bar')} wide; no screw as long as they are deep.`,
   'carried-by': ({ size }) => `Carried by ${size()}: the frame is sized by that, and hides what is not to be seen.`,
+  'in-window': ({ f, n, size }) =>
+    `Window ${n('number')}: ${f.holds === 'cloth' ? 'cloth' : f.holds === 'photograph' ? 'photograph' : 'the piece'}${f.title ? ` “${f.title}”` : ''}, ${size()}.`,
   plate: ({ f, size }) => `Plate ${size()}${f.text ? `, engraved “${f.text}”` : ', without a text yet'}.`,
   'cut-to-shape': ({ f, len }) =>
     `${f.sides} equal sides: mats, boards and glass are cut square first, then to ${f.sides} sides of ${len('side')}, ${len('flats')} across.`,
@@ -271,8 +273,8 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'oversized-holes': ({ n }) =>
     `${n('washers')} washers over the wide holes${n('keyed') > 0 ? ', so the keys can still be driven' : ''}; snug, not tight.`,
   'screwed-hard': () => 'Screwed hard, without play.',
-  shims: ({ n, len, has }) =>
-    `${n('aSide')} cards of ${len('thickness')} a side, alike on opposite sides${has('off') ? `; ${len('off')} stays open` : ''}.`,
+  shims: ({ n, millimetres, has }) =>
+    `${n('aSide')} cards of ${millimetres('thickness')} a side, alike on opposite sides${has('off') ? `; ${millimetres('off')} stays open` : ''}.`,
   'centre-by-eye': () => 'Centre it by eye, gap alike on opposite sides.',
   'keys-reachable': () => 'Keyed: keys stay reachable behind the back, and are not glued.',
   strainer: ({ f, size, len }) =>

@@ -2,12 +2,13 @@
  * What is cut, joined or fitted at a step, with every fixing where it goes and its figure on it. The same drawings at
  * the bench, on the ticket and on the marking map.
  */
+import type { Window } from '../builds/build';
 import type { Has } from '../instructions/has';
 import { isMarked, labelled, markingMap } from '../instructions/marking-map';
 import { type Mark, marksOf } from '../instructions/marks';
 import type { FlatPart, LegPart, StripPart } from '../parts/parts';
 import type { StepKey } from '../route/steps';
-import { type Length, type Size, grow, plus, size, times, toMm } from '../units/length';
+import { type Length, type Sides, type Size, grow, length, minus, plus, size, times, toMm } from '../units/length';
 import { backScene } from './back';
 import { dimensions } from './dimensions';
 import { frontScene } from './front';
@@ -86,6 +87,53 @@ function marksAt(has: Has, step: StepKey, radius: number, fill: string): Shape[]
   return [...byEye.map((mark) => dot(mark, radius, fill)), ...numbered];
 }
 
+const half = (units: number): Length => length(Math.round(units / 2));
+/** How far a sheet lies from the edges of the package that it is mounted in, as seen from behind. */
+function liesAt({ worked: { sizes, resolved } }: Has, { left, top, w, h, piece }: Window): Sides {
+  const { matted, package: pack } = sizes;
+  const { opening } = resolved.design.window;
+  // Of a part that is shown, the sheet begins where the design says; else it is in the middle of its window.
+  const shown = opening && matted!.windows.length === 1 ? opening : undefined;
+  const right = plus(matted!.border.left, left, shown ? length(-shown.left) : half(w - piece.w));
+  const above = plus(matted!.border.top, top, shown ? length(-shown.top) : half(h - piece.h));
+  return { left: minus(pack.w, right, piece.w), right, top: above, bottom: minus(pack.h, above, piece.h) };
+}
+
+/**
+ * The package from behind with what lies in it: each window with its own piece, left and right changed. One alone has
+ * how far it lies from each edge, several have the numbers of their lines.
+ */
+function mounted(has: Has): Shape[] {
+  const { matted, package: pack, piece } = has.worked.sizes;
+  const [w, h] = [toMm(pack.w), toMm(pack.h)];
+  const sheet = ({ left, top }: Sides, of: Size) =>
+    area(rectangle(toMm(left), toMm(top), toMm(of.w), toMm(of.h)), '#fbf8f0', true);
+  const round = ({ left, right, top, bottom }: Sides): Shape[] =>
+    Math.min(left, right, top, bottom) > 0
+      ? [
+          figure(toMm(left) / 2, h / 2, left),
+          figure(w - toMm(right) / 2, h / 2, right),
+          figure(w / 2, toMm(top) / 2, top),
+          figure(w / 2, h - toMm(bottom) / 2, bottom),
+        ]
+      : [];
+  if (!matted) {
+    const [across, down] = [half(pack.w - piece.larger.w), half(pack.h - piece.larger.h)];
+    const at = { left: across, right: across, top: down, bottom: down };
+    return [sheet(at, piece.larger), ...round(at)];
+  }
+  const alone = matted.windows.length === 1;
+  return matted.windows.flatMap((window, index): Shape[] => {
+    const at = liesAt(has, window);
+    const [wide, high] = [toMm(window.w), toMm(window.h)];
+    const x = w - toMm(plus(matted.border.left, window.left)) - wide;
+    const y = toMm(plus(matted.border.top, window.top));
+    const open: Shape = { kind: 'area', points: rectangle(x, y, wide, high), fill: 'none', line: INK };
+    const number: Shape = { kind: 'text', at: [x + wide / 2, y + high / 2], text: `${index + 1}`, anchor: 'middle' };
+    return [sheet(at, window.piece), open, ...(alone ? round(at) : [number])];
+  });
+}
+
 /** The frame, or the package, from behind, with the marks of a step. */
 function fromBehind(has: Has, step: StepKey): Scene {
   const { sizes } = has.worked;
@@ -93,19 +141,10 @@ function fromBehind(has: Has, step: StepKey): Scene {
   const [w, h] = [toMm(outside.w), toMm(outside.h)];
   const pack: Size = sizes.package;
   const [left, top] = [(w - toMm(pack.w)) / 2, (h - toMm(pack.h)) / 2];
-  const piece = sizes.piece.larger;
   const shapes: Shape[] = [
     ...(has.inFrame ? [area(outline ?? rectangle(0, 0, w, h), WOOD)] : []),
     ...(outline ? [] : [area(rectangle(left, top, toMm(pack.w), toMm(pack.h)), BOARD)]),
-    ...(step === 'mount'
-      ? [
-          area(
-            rectangle((w - toMm(piece.w)) / 2, (h - toMm(piece.h)) / 2, toMm(piece.w), toMm(piece.h)),
-            '#fbf8f0',
-            true,
-          ),
-        ]
-      : []),
+    ...(step === 'mount' ? mounted(has).map((shape) => moved(shape, [left, top])) : []),
     ...marksAt(has, step, Math.max(w, h) * 0.011, NEXT),
     ...dimensions(outside, Math.max(w, h) * 0.08),
   ];

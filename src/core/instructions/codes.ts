@@ -18,6 +18,7 @@ export type LineCode =
   | 'take-moulding'
   | 'take-sections'
   | 'take-ready-made'
+  | 'in-window'
   | 'plate'
   | 'take-sheet'
   | 'customers-frame'

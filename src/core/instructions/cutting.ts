@@ -80,6 +80,12 @@ export function materialLines(has: Has): Line[] {
           { of: ['cut legs'] },
         ),
       );
+  // What lies in each of several windows is looked for before the work begins.
+  const windows = sizes.matted?.windows ?? [];
+  if (windows.length > 1)
+    for (const [index, { holds = 'piece', title, piece }] of windows.entries())
+      if (holds !== 'plate')
+        lines.push(line('in-window', { number: index + 1, holds, title, ...sized(piece) }, { of: ['mat'] }));
   for (const plate of plates)
     lines.push(line('plate', { text: plate.text ?? '', ...sized(plate.piece) }, { of: ['mat'] }));
   if (has.keeps) lines.push(line('customers-frame', {}, { of: ['frame'] }));

@@ -17,7 +17,7 @@ const holdSchema = z.object({
 });
 export type Hold = z.infer<typeof holdSchema>;
 /** A hold as it is stored: the person by id. */
-export type HoldKept = Omit<Hold, 'by'> & { readonly byId: By };
+export type HoldKept = Omit<Hold, 'by' | 'until'> & { readonly byId: By; readonly until?: string };
 
 const jobRow = z.object({
   id: z.string(),

@@ -145,15 +145,16 @@ export const finalCheck: Handler<'final-check'> = async (tx, { jobId, revision, 
   return told(job, 'check failed', { step: 'final-check' }, { points, again: [...again] });
 };
 
-export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who, until = null }, { now, by }) => {
+export const hold: Handler<'hold'> = async (tx, { jobId, revision, reason, who, until }, { now, by }) => {
   const found = await freshJob(tx, jobId, revision);
   if (!found.ok) return found;
   const { job } = found.value;
   if (job.hold) return bad(issue('job-held', { ticket: job.ticket, reason: job.hold.reason }));
-  if (until !== null && until < dayOf(now)) return bad(issue('hold-past', { day: until }, 'until'));
-  const after = { reason, who, byId: by, at: now.toISOString(), until };
+  if (until !== undefined && until < dayOf(now)) return bad(issue('hold-past', { day: until }, 'until'));
+  const expected = until === undefined ? {} : { until };
+  const after = { reason, who, byId: by, at: now.toISOString(), ...expected };
   await setHold(tx, jobId, after);
-  await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who, until } });
+  await insertEvent(tx, jobId, { at: now, by, what: 'held', step: null, detail: { reason, who, ...expected } });
   return told(job, 'held', null, after);
 };
 
