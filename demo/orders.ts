@@ -26,7 +26,12 @@ export interface DemoOrder {
   readonly promisedIn: number;
   readonly progress: Progress;
   readonly pieces: readonly DemoPiece[];
-  readonly hold?: { readonly reason: string; readonly who: 'customer' | 'supplier' | 'conservator' | 'shop' };
+  readonly hold?: {
+    readonly reason: string;
+    readonly who: 'customer' | 'supplier' | 'conservator' | 'shop';
+    /** Days from today after which it is expected to go on. */
+    readonly days?: number;
+  };
   readonly failed?: string;
   /** What the customer asked by the link that they were sent. */
   readonly asked?: string;
@@ -147,7 +152,7 @@ export const ORDERS: readonly DemoOrder[] = [
     ago: 24,
     promisedIn: 20,
     progress: 0,
-    hold: { reason: 'Petrel 11 is back-ordered, four weeks', who: 'supplier' },
+    hold: { reason: 'Petrel 11 is back-ordered, four weeks', who: 'supplier', days: 26 },
     pieces: [piece('Lantern room', 'painting', ['16', '22'], 'PET-11', { original: true, glazing: 'AC-UV' })],
   },
   {

@@ -26,7 +26,7 @@ import type { Tx } from '@/db/client';
 import { getShop, insertShop, putMouldings } from '@/db/queries/books';
 import { orderById } from '@/db/queries/orders';
 import { insertStaff } from '@/db/queries/staff';
-import { dayOf, daysAfter } from '@/server/clock';
+import { dayOf, daysAfter, daysLater } from '@/server/clock';
 import { handlers } from '@/server/commands';
 import { heldAgainst } from '@/server/commands/cutting';
 import { perform } from '@/server/door';
@@ -169,7 +169,10 @@ async function workJob(tell: Teller, now: Date, job: DemoJob, count: number, ord
     revision += 1;
     before = next;
   }
-  if (order.hold) await tell.do('hold', { jobId, revision, ...order.hold });
+  if (!order.hold) return;
+  const { days, ...hold } = order.hold;
+  const until = days === undefined ? {} : { until: daysLater(dayOf(now), days) };
+  await tell.do('hold', { jobId, revision, ...hold, ...until });
 }
 
 async function failOnce(tell: Teller, jobId: string, revision: number): Promise<void> {

@@ -372,7 +372,7 @@ export interface BoardJob {
   readonly care: CareView | null;
   readonly state: JobState;
   readonly hold: HoldView | null;
-  /** The first day on which it can be ready, where that is after the promised one. */
+  /** The first day on which it can be ready, where that is after a promised one that is still to come. */
   readonly notBefore: string | null;
   readonly next: StepKey | null;
   readonly station: Station | null;

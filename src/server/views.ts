@@ -299,10 +299,11 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
   });
   const settings = await app.shopSettings();
   const now = app.clock.now();
+  const today = dayOf(now);
   const byJob = new Map<string, typeof all>();
   for (const step of all) byJob.set(step.job_id, [...(byJob.get(step.job_id) ?? []), step]);
   return {
-    today: dayOf(now),
+    today,
     jobs: jobs.map((job) => {
       const steps = byJob.get(job.id) ?? [];
       const waiting = waitingAt(steps, now, settings);
@@ -315,7 +316,7 @@ export async function boardView({ app }: Viewer): Promise<BoardView> {
         care: careOf(records.get(job.id)),
         state: jobState(steps),
         hold: job.hold,
-        notBefore: after(firstDay(steps, job.hold, now, settings), job.promised),
+        notBefore: job.promised < today ? null : after(firstDay(steps, job.hold, now, settings), job.promised),
         next: next ?? null,
         station: steps.find((one) => one.step === next)?.station ?? null,
         waiting: (next && waiting(next)) || null,

@@ -305,6 +305,6 @@ describe('the board', () => {
     show(<Board board={{ today: '2031-05-05', jobs: [job] }} />);
     const row = (await screen.findByText(job.ticket)).closest('a')!;
     await waitFor(() => expect(row.textContent).toMatch(says));
-    expect(row.textContent).toMatch(/can’t be ready before .*21 May/);
+    expect(row.textContent).toMatch(/not before .*21 May/);
   });
 });

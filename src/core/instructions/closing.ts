@@ -180,11 +180,11 @@ export function fitLines(has: Has): Line[] {
     ...(has.holding === 'refused' ? [line('nothing-holds', {}, { of: ['frame'] })] : []),
     ...(worked.resolved.readyMade && has.framed ? [line('own-tabs', {}, { of: ['frame'] })] : []),
     ...(staples > 0 ? [line('staples-in', { count: staples }, { of: ['frame'] })] : []),
-    ...(has.item('sealing tape')
-      ? [line('seal', { length: has.item('sealing tape')!.length! }, { of: ['frame'] })]
-      : []),
     ...(has.inFrame && has.assembledHere
       ? [has.faceUpOnly ? line('look-without-turning') : line('turn-and-look', {}, { of: ['turning over'] })]
+      : []),
+    ...(has.item('sealing tape')
+      ? [line('seal', { length: has.item('sealing tape')!.length! }, { of: ['frame'] })]
       : []),
     ...(design.insists ? [line('insists', { insists: design.insists })] : []),
   ];

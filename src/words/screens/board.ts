@@ -12,7 +12,7 @@ export const BOARD = {
   ofStepsDone: (done: number, length: number) => `${done} of ${length} steps done`,
   untitled: 'Untitled',
   on: (holder: string, reason: string, until: string) => `On ${holder}: ${reason}${until}`,
-  notBefore: (day: string) => `can’t be ready before ${day}`,
+  notBefore: (day: string) => `not before ${day}`,
   sentBack: (value: string | number) => `sent back ${value}`,
   times: (failures: number) => `${failures} times`,
   min: (minutesLeft: number) => `${minutesLeft} min`,
