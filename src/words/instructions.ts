@@ -375,7 +375,7 @@ const LINES: Readonly<Record<LineCode, (say: Say) => string>> = {
   'braces-last': (say) =>
     `${say.n('count')} corner braces${say.has('width') ? `, ${say.millimetres('width')} wide` : ''}, after the hangers${screwsText(say)}.`,
   sleeve: ({ size }) => `Into a clear sleeve for ${size()}, with a board behind it.`,
-  'mark-top': () => 'Write “top” on the back of the top leg and of the back board.',
+  'mark-top': ({ has }) => `Write “top” on the back of the top side${has('back') ? ' and of the back board' : ''}.`,
   'kit-list': () => 'Everything on the pick list into the packet, with the sheet of instructions.',
   box: ({ len }) => `Box, measured inside; ${len('deep')} deep.`,
   'hang-there': ({ has, len }) =>

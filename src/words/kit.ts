@@ -77,9 +77,13 @@ export const kitLine = ({ code, figures }: Line, unit: Unit): string | undefined
 /** What comes before the first step: what is true of this kit. */
 export function kitBefore({ resolved: { design }, stack, sizes }: WorkedOut): string[] {
   const glazed = stack.layers.some(({ group }) => group === 'glazing');
+  const backed = stack.layers.some(({ part }) => part === 'backing');
   return [
     'Work on something soft and clean, and wash your hands. Hold boards by their edges.',
-    sizes.frames.length > 0 && 'The top leg and the back board are marked “top” behind: put them on the same side.',
+    sizes.frames.length > 0 &&
+      (backed
+        ? 'The top side and the back board are marked “top” behind: keep the two together.'
+        : 'The top side is marked “top” behind.'),
     glazed && 'Dust shows behind a pane: brush off what lies there just before you close it.',
     design.piece.irreplaceable && 'It is an original: touch the piece itself as little as you can, and never its face.',
   ].filter((text): text is string => Boolean(text));

@@ -57,9 +57,9 @@ const SAFETY: Record<string, string> = {
 export const stepDone = named(DONE);
 export const stationName = named(STATIONS);
 export const holderName = named(HOLDERS);
-/** When a job that is on hold is expected to go on, after why it waits; nothing where nobody can say. */
+/** How long a job is expected to be on hold, after that it is; nothing where nobody can say. */
 export const untilText = ({ until }: { readonly until: string | null }): string =>
-  until === null ? '' : `; expected on ${dayName(until)}`;
+  until === null ? '' : ` until ${dayName(until)}`;
 /** The usual caution of a step; of the glass only where there is some. */
 export function safetyWord(step: string, { stack }: Pick<WorkedOut, 'stack'>): string | undefined {
   const glazed = stack.layers.some(({ part }) => part === 'glazing' || part === 'pane' || part === 'mirror');

@@ -74,6 +74,8 @@ describe('the sheet of a kit', () => {
     const before = (over: Parameters<typeof exampleDesign>[0]) => kitBefore(done(exampleDesign(over))).join(' ');
     expect(before({ scope: 'kit' })).toMatch(/Dust shows/);
     expect(before({ scope: 'kit', build: 'floater', mats: [] })).not.toMatch(/Dust shows/);
+    expect(before({ scope: 'kit' })).toMatch(/the back board are marked/);
+    expect(before({ scope: 'kit', build: 'floater', mats: [] })).toMatch(/The top side is marked “top” behind\./);
     expect(before({ scope: 'kit', piece: piece({ irreplaceable: true }) })).toMatch(/never its face/);
     expect(before({ scope: 'kit', piece: piece({ irreplaceable: false }) })).not.toMatch(/original/);
   });

@@ -108,7 +108,7 @@ describe('waiting', () => {
     expect(why.getByLabelText<HTMLInputElement>('Reason').value).toBe('The mat is the wrong white');
     fireEvent.change(why.getByLabelText('Goes on, expected'), { target: { value: '2031-05-20' } });
     fireEvent.click(put);
-    await screen.findByText(/On hold, .*: The mat is the wrong white; expected on .*20 May/);
+    await screen.findByText(/On hold until .*20 May, .*: The mat is the wrong white/);
     expect((await shop().jobOf(ticket)).hold).toMatchObject({ who: 'supplier', reason: 'The mat is the wrong white' });
     expect(screen.queryByRole('button', { name: /^All here/ })).toBeNull();
     enter();

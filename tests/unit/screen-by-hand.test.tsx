@@ -1,6 +1,6 @@
 // @vitest-environment happy-dom
 /** The mat moved by hand at the desk: layouts, windows by keys and by the mouse, edges and borders pulled, one step back each. */
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { ShopView } from '@/contract/views';
 import type { Design } from '@/core/design/design';
@@ -124,7 +124,10 @@ describe('several windows', () => {
     // 1 less 5/16: below three quarters.
     expect(document.querySelector('[data-narrow]')!.textContent).toBe('11/16');
     expect(document.querySelector('[data-narrow]')!.getAttribute('data-narrow')).toBe('true');
-    screen.getByText(/^A bridge or border of .* will not hold/);
+    // At the tape; the foot says it too, as soon as its words are there.
+    within(screen.getByRole('group', { name: 'Tape of sizes and prices' })).getByText(
+      /^A bridge or border of .* will not hold/,
+    );
     expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Accept/ }).disabled).toBe(true);
   });
 

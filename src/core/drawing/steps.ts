@@ -33,6 +33,17 @@ const figure = (x: number, y: number, value: Length, tone: 'ink' | 'next' = 'ink
   tone,
 });
 
+/** What lies between the edges of a board and what is in it, each figure in the middle of its side. */
+function borderFigures(board: Size, { left, right, top, bottom }: Sides): Shape[] {
+  const [w, h] = [toMm(board.w), toMm(board.h)];
+  return [
+    figure(toMm(left) / 2, h / 2, left),
+    figure(w - toMm(right) / 2, h / 2, right),
+    figure(w / 2, toMm(top) / 2, top),
+    figure(w / 2, h - toMm(bottom) / 2, bottom),
+  ];
+}
+
 /** Legs of each pair, the long point up, as they are cut: figures on the long and the short point. */
 function legsScene(has: Has): Scene {
   const legs = has.worked.parts.filter((part): part is LegPart => part.kind === 'leg');
@@ -105,18 +116,10 @@ function liesAt({ worked: { sizes, resolved } }: Has, { left, top, w, h, piece }
  */
 function mounted(has: Has): Shape[] {
   const { matted, package: pack, piece } = has.worked.sizes;
-  const [w, h] = [toMm(pack.w), toMm(pack.h)];
+  const w = toMm(pack.w);
   const sheet = ({ left, top }: Sides, of: Size) =>
     area(rectangle(toMm(left), toMm(top), toMm(of.w), toMm(of.h)), '#fbf8f0', true);
-  const round = ({ left, right, top, bottom }: Sides): Shape[] =>
-    Math.min(left, right, top, bottom) > 0
-      ? [
-          figure(toMm(left) / 2, h / 2, left),
-          figure(w - toMm(right) / 2, h / 2, right),
-          figure(w / 2, toMm(top) / 2, top),
-          figure(w / 2, h - toMm(bottom) / 2, bottom),
-        ]
-      : [];
+  const round = (at: Sides) => (Math.min(at.left, at.right, at.top, at.bottom) > 0 ? borderFigures(pack, at) : []);
   if (!matted) {
     const [across, down] = [half(pack.w - piece.larger.w), half(pack.h - piece.larger.h)];
     const at = { left: across, right: across, top: down, bottom: down };
@@ -156,14 +159,7 @@ function matShapes({ layer, windows = [], cut }: FlatPart, colour: string): Shap
   const [w, h] = [toMm(cut.w), toMm(cut.h)];
   const { border, window: only } = layer!.cut;
   const alone = windows.length === 1;
-  const sides: Shape[] = alone
-    ? [
-        figure(toMm(border.left) / 2, h / 2, border.left),
-        figure(w - toMm(border.right) / 2, h / 2, border.right),
-        figure(w / 2, toMm(border.top) / 2, border.top),
-        figure(w / 2, h - toMm(border.bottom) / 2, border.bottom),
-      ]
-    : [];
+  const sides = alone ? borderFigures(cut, border) : [];
   const holes = windows.flatMap((window): Shape[] => {
     const open = alone ? only : grow(size(window.w, window.h), times(layer!.back, 2));
     const at: Point = [

@@ -293,7 +293,15 @@ export function packLines(has: Has): Line[] {
     ...(scope.assembled === 'customer'
       ? [
           ...coverLines(has),
-          ...(has.inFrame ? [line('mark-top', {}, { of: ['frame'] })] : []),
+          ...(has.inFrame
+            ? [
+                line(
+                  'mark-top',
+                  { back: has.worked.stack.layers.some(({ part }) => part === 'backing') ? 1 : 0 },
+                  { of: ['frame'] },
+                ),
+              ]
+            : []),
           line('kit-list'),
           line('box', { deep }, { big: [big('inside', box)] }),
         ]

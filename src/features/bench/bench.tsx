@@ -187,7 +187,7 @@ export function Bench({ job: first }: { job: JobView }) {
       <section ref={work} className={styles.work} tabIndex={0} aria-label={BENCH.work}>
         <StepHead step={here} />
         {job.hold && (
-          <p className={styles.held}>{BENCH.onHold(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}</p>
+          <p className={styles.held}>{BENCH.onHold(holderName(job.hold.who), untilText(job.hold), job.hold.reason)}</p>
         )}
         <Trouble issues={[...step.issues, ...release.issues]} />
         {shown === 'final-check' && !over ? (

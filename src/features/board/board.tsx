@@ -60,9 +60,11 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           {job.title || BOARD.untitled} <span className="soft">{job.customer}</span>
         </span>
         <span className={styles.next}>
+          {/* Before what may be cut off at the end of the line. */}
+          {job.care && job.care.apart.length > 0 && <span className={styles.apart}>{BOARD.setApart}</span>}
           {job.hold ? (
             <span className={styles.hold}>
-              {BOARD.on(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}
+              {BOARD.on(holderName(job.hold.who), untilText(job.hold), job.hold.reason)}
             </span>
           ) : (
             job.next && stepName(job.next)
@@ -70,7 +72,6 @@ function Row({ job, today }: { job: BoardJob; today: string }) {
           {!job.hold && job.waiting && (
             <span className={styles.waits}> {BOARD.freeFrom(momentName(job.waiting.free ?? job.waiting.until))}</span>
           )}
-          {job.care && job.care.apart.length > 0 && <span className={styles.failed}>{BOARD.setApart}</span>}
           {job.failures > 0 && (
             <span className={styles.failed}>
               {BOARD.sentBack(job.failures === 1 ? 'once' : BOARD.times(job.failures))}

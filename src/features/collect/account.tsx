@@ -96,7 +96,7 @@ export function Account({ order: first, pictures, owner = false }: Props) {
                   {piece.design.insists && <p>{MONEY.insistsOn(piece.design.insists)}</p>}
                   {job?.hold && (
                     <p className={styles.hold}>
-                      {MONEY.onHold(holderName(job.hold.who), job.hold.reason, untilText(job.hold))}
+                      {MONEY.onHold(holderName(job.hold.who), untilText(job.hold), job.hold.reason)}
                     </p>
                   )}
                   {job && (

@@ -86,7 +86,7 @@ export function AgreedOrder({ order: first }: { order: OrderView }) {
               <dt>{job.ticket}</dt>
               <dd>
                 {stateName(job.state)}
-                {job.hold && <span>{AGREED.onHold(job.hold.reason, untilText(job.hold))}</span>}
+                {job.hold && <span>{AGREED.onHold(untilText(job.hold), job.hold.reason)}</span>}
               </dd>
             </div>
           )}

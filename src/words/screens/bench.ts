@@ -34,7 +34,7 @@ export const BENCH = {
   more: (count: number) => `${count} more below`,
   sentBack: (times: number) => (times === 1 ? 'Sent back once' : `Sent back ${times} times`),
   accepted: 'Accepted with a warning',
-  onHold: (who: string, reason: string, until: string) => `On hold, ${who} must act: ${reason}${until}`,
+  onHold: (who: string, until: string, reason: string) => `On hold${until}, ${who} must act: ${reason}`,
   until: 'Goes on, expected',
   untilSay: 'Leave it empty where nobody can say.',
   money: 'Money and hand-over',

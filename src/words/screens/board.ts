@@ -11,7 +11,7 @@ export const BOARD = {
   today: 'today',
   ofStepsDone: (done: number, length: number) => `${done} of ${length} steps done`,
   untitled: 'Untitled',
-  on: (holder: string, reason: string, until: string) => `On ${holder}: ${reason}${until}`,
+  on: (holder: string, until: string, reason: string) => `On ${holder}${until}: ${reason}`,
   notBefore: (day: string) => `not before ${day}`,
   sentBack: (value: string | number) => `sent back ${value}`,
   times: (failures: number) => `${failures} times`,

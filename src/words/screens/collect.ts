@@ -108,7 +108,7 @@ export const MONEY = {
   hook: ', hook',
   belowTheTop: 'below the top',
   insistsOn: (insists: string | number) => `Insists on: ${insists}`,
-  onHold: (holder: string, reason: string, until: string) => `On hold, ${holder}: ${reason}${until}`,
+  onHold: (holder: string, until: string, reason: string) => `On hold${until}, ${holder}: ${reason}`,
   wallCard: 'Wall card',
   careCard: 'Care card',
   packingList: 'Packing list',

@@ -8,7 +8,7 @@ export const AGREED = {
   insistsOn: 'Insists on',
   nothing: 'Nothing',
   materials: 'Materials',
-  onHold: (reason: string, until: string) => `On hold: ${reason}${until}`,
+  onHold: (until: string, reason: string) => `On hold${until}: ${reason}`,
   agreedWithPriceBook: (edition: number) =>
     `Agreed with price book edition ${edition}. What was agreed holds until a change is agreed.`,
   sizesAndPrice: 'Sizes and price',
